@@ -1,0 +1,26 @@
+import { fileURLToPath } from "node:url";
+import { defineConfig } from "vitest/config";
+
+const alias = { "@": fileURLToPath(new URL("./src", import.meta.url)) };
+
+export default defineConfig({
+  resolve: { alias },
+  test: {
+    projects: [
+      {
+        resolve: { alias },
+        test: {
+          name: "node",
+          environment: "node",
+          include: ["tests/{core,knowledge,server,rules,worked}/**/*.test.ts"],
+          testTimeout: 30_000,
+          hookTimeout: 60_000,
+        },
+      },
+      {
+        resolve: { alias },
+        test: { name: "islands", environment: "jsdom", include: ["tests/islands/**/*.test.tsx"] },
+      },
+    ],
+  },
+});
