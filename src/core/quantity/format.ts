@@ -1,0 +1,154 @@
+import type { Reading } from "./reading";
+
+/** A number and its unit apart, since the unit is drawn smaller. */
+export interface Printed {
+  readonly number: string;
+  readonly unit: string;
+}
+
+const STEPS: readonly { readonly scale: number; readonly prefix: string }[] = [
+  { scale: 1e9, prefix: "G" },
+  { scale: 1e6, prefix: "M" },
+  { scale: 1e3, prefix: "k" },
+  { scale: 1, prefix: "" },
+  { scale: 1e-3, prefix: "m" },
+  { scale: 1e-6, prefix: "μ" },
+  { scale: 1e-9, prefix: "n" },
+  { scale: 1e-12, prefix: "p" },
+];
+
+/** Capacitors of motors are spoken of in microfarads down to a hundredth of one, never in millifarads. */
+function stepFor(magnitude: number, unit: string): { scale: number; prefix: string } {
+  const none = { scale: 1, prefix: "" };
+  if (magnitude === 0) return unit === "F" ? { scale: 1e-6, prefix: "μ" } : none;
+  if (unit === "F" && magnitude >= 1e-8) return { scale: 1e-6, prefix: "μ" };
+  if (unit === "V" || unit === "Hz" || unit === "1/min") return none;
+  const step = STEPS.find(({ scale }) => magnitude >= scale * 0.99995);
+  return step ?? none;
+}
+
+function significant(value: number, digits: number): string {
+  if (value === 0) return "0";
+  const decimals = digits - 1 - Math.floor(Math.log10(Math.abs(value)) + 1e-9);
+  const fixed = value.toFixed(Math.min(12, Math.max(0, decimals)));
+  return decimals > 0 && fixed.includes(".") ? fixed.replace(/\.?0+$/, "") : fixed;
+}
+
+const UNIT_WORD: Readonly<Record<string, string>> = { "1/min": "r/min" };
+
+/**
+ * A value in SI as a repairer reads it.
+ * @example formatQuantity(61.8e-6, "F") // { number: "61.8", unit: "μF" }
+ */
+export function formatQuantity(value: number, unit: string, digits = 3): Printed {
+  if (unit === "K") return { number: significant(value - 273.15, digits), unit: "°C" };
+  if (unit === "share") return { number: significant(value * 100, digits), unit: "%" };
+  const { scale, prefix } = stepFor(Math.abs(value), unit);
+  return { number: significant(value / scale, digits), unit: `${prefix}${UNIT_WORD[unit] ?? unit}` };
+}
+
+/** The same in one piece: `61.8 μF`. */
+export function formatText(value: number, unit: string, digits = 3): string {
+  const printed = formatQuantity(value, unit, digits);
+  return `${printed.number} ${printed.unit}`;
+}
+
+/** A reading as kept: what was typed, in words where it is no number. */
+export function formatReading(reading: Reading): Printed {
+  switch (reading.kind) {
+    case "value":
+      return formatQuantity(reading.value, reading.unit, 4);
+    case "over-range":
+      return { number: "OL", unit: "over range" };
+    case "under-range":
+      return { number: "UL", unit: "under range" };
+    case "not-taken":
+      return { number: "–", unit: reading.why };
+  }
+}
+
+/** A chance as the screen may say it: to 5 %, with "about"; below 5 % "unlikely" (SAFETY). */
+export function formatChance(chance: number): string {
+  if (chance < 0.05) return "unlikely";
+  return `about ${Math.round(chance * 20) * 5} %`;
+}
+
+/** A share as a whole percentage: `57 %`. */
+export function formatPercent(share: number): string {
+  return `${significant(share * 100, Math.abs(share) >= 1 ? 3 : 2)} %`;
+}
+
+/** @example formatDuration(98) // "1 min 38 s" */
+export function formatDuration(totalSeconds: number): string {
+  if (totalSeconds < 1) return "under 1 s";
+  const whole = Math.ceil(totalSeconds);
+  const hours = Math.floor(whole / 3600);
+  const minutes = Math.floor((whole % 3600) / 60);
+  const rest = whole % 60;
+  const parts = [
+    hours > 0 ? `${hours} h` : "",
+    minutes > 0 ? `${minutes} min` : "",
+    rest > 0 && hours === 0 ? `${rest} s` : "",
+  ];
+  return parts.filter((part) => part !== "").join(" ");
+}
+
+const CURRENCY_SIGN: Readonly<Record<string, string>> = { EUR: "€", GBP: "£", USD: "$", JPY: "¥" };
+
+/** Digits behind the point of a currency (ISO 4217, as the JavaScript engine knows it). */
+export function minorDigits(currency: string): number {
+  const options = new Intl.NumberFormat("en", { style: "currency", currency }).resolvedOptions();
+  return options.maximumFractionDigits ?? 2;
+}
+
+/**
+ * Money in minor units.
+ * @example formatMoney(2740, "EUR") // "€27.40"
+ */
+export function formatMoney(minor: number, currency: string): string {
+  const digits = minorDigits(currency);
+  const number = (Math.abs(minor) / 10 ** digits).toFixed(digits);
+  const sign = minor < 0 ? "-" : "";
+  const symbol = CURRENCY_SIGN[currency];
+  return symbol ? `${sign}${symbol}${number}` : `${sign}${currency} ${number}`;
+}
+
+/**
+ * An instant in the shop's own zone.
+ * @example formatInstant("2026-11-25T08:30:00Z", "Europe/Berlin") // "Wed 25 Nov 09:30"
+ */
+export function formatInstant(iso: string, zone: string): string {
+  const parts = new Intl.DateTimeFormat("en-GB", {
+    timeZone: zone,
+    weekday: "short",
+    day: "numeric",
+    month: "short",
+    hour: "2-digit",
+    minute: "2-digit",
+    hourCycle: "h23",
+  }).formatToParts(new Date(iso));
+  const of = (type: string): string => parts.find((part) => part.type === type)?.value ?? "";
+  return `${of("weekday")} ${of("day")} ${of("month")} ${of("hour")}:${of("minute")}`;
+}
+
+/** A calendar day in words. @example formatDay("2026-12-03") // "3 Dec 2026" */
+export function formatDay(day: string): string {
+  const parts = new Intl.DateTimeFormat("en-GB", {
+    timeZone: "UTC",
+    day: "numeric",
+    month: "short",
+    year: "numeric",
+  }).formatToParts(new Date(`${day}T00:00:00Z`));
+  const of = (type: string): string => parts.find((part) => part.type === type)?.value ?? "";
+  return `${of("day")} ${of("month")} ${of("year")}`;
+}
+
+/** Whether a calendar day or an instant falls on which day in the shop's zone: `2026-11-25`. */
+export function dayIn(iso: string, zone: string): string {
+  return new Intl.DateTimeFormat("en-CA", {
+    timeZone: zone,
+    year: "numeric",
+    month: "2-digit",
+    day: "2-digit",
+  }).format(new Date(iso));
+}

@@ -1,0 +1,150 @@
+import * as yup from "yup";
+import { type Failed, fail, type Issue, issue, ok, type Result } from "./result";
+
+/** Text that no database, font or PDF can hold: NUL and lone surrogates. */
+const UNSTORABLE = /\0|[\uD800-\uDBFF](?![\uDC00-\uDFFF])|(?<![\uD800-\uDBFF])[\uDC00-\uDFFF]/;
+const SHOWN_LENGTH = 60;
+const MAX_DEPTH = 24;
+
+/** The value as a sentence can hold it. */
+export function asGiven(value: unknown): string {
+  if (value === undefined) return "nothing";
+  const text = typeof value === "string" ? `"${value}"` : JSON.stringify(value);
+  const readable = (text ?? String(value)).replace(/\0/g, "\\0");
+  return readable.length > SHOWN_LENGTH ? `${readable.slice(0, SHOWN_LENGTH)}…` : readable;
+}
+
+/** Issues that hold for any input: nesting too deep, or text that cannot be kept. */
+function unstorable(value: unknown, path: string, depth: number): Issue[] {
+  if (depth > MAX_DEPTH)
+    return [issue(path, "input/too-deep", `The value is nested more than ${MAX_DEPTH} levels deep.`)];
+  if (typeof value === "string")
+    return UNSTORABLE.test(value)
+      ? [
+          issue(
+            path,
+            "text/unstorable",
+            `${path || "The text"} ${asGiven(value)} holds a character that cannot be kept (NUL or half a character): remove it.`,
+            value,
+          ),
+        ]
+      : [];
+  if (value === null || typeof value !== "object") return [];
+  return Object.entries(value).flatMap(([key, inner]) => [
+    ...(UNSTORABLE.test(key)
+      ? [issue(path, "text/unstorable", `A field name in ${path || "the input"} cannot be kept.`)]
+      : []),
+    ...unstorable(inner, path === "" ? key : `${path}.${key}`, depth + 1),
+  ]);
+}
+
+const TYPE_WORDS: Record<string, string> = {
+  number: "a number such as 12.4",
+  string: "text",
+  boolean: "true or false",
+  array: "a list",
+  object: "an object with named fields",
+};
+
+function labelOf(error: yup.ValidationError): string {
+  const label = error.params?.["label"];
+  if (typeof label === "string") return label;
+  return error.path ? error.path : "The input";
+}
+
+function messageOf(error: yup.ValidationError): string {
+  const given = asGiven(error.params?.["originalValue"] ?? error.params?.["value"]);
+  switch (error.type) {
+    case "typeError": {
+      const type = String(error.params?.["type"]);
+      return `${labelOf(error)} ${given} is not ${TYPE_WORDS[type] ?? type}.`;
+    }
+    case "optionality":
+    case "nullable":
+    case "required":
+      return `${labelOf(error)} is missing.`;
+    case "noUnknown":
+      return `${labelOf(error)} has fields that are not known here: ${String(error.params?.["unknown"])}.`;
+    case "oneOf":
+      return `${labelOf(error)} ${given} is not one of ${String(error.params?.["values"])}.`;
+    case "min":
+    case "max":
+    case "length":
+      return `${labelOf(error)} ${given} is outside what is possible: ${error.message}.`;
+    default:
+      return error.message;
+  }
+}
+
+function issueOf(error: yup.ValidationError): Issue {
+  const code = error.params?.["code"];
+  const given = error.params?.["originalValue"] ?? error.params?.["value"];
+  const path = (error.path ?? "").replace(/\[(\d+)\]/g, ".$1").replace(/\["([^"]+)"\]/g, ".$1");
+  return issue(
+    path,
+    typeof code === "string" ? code : `input/${error.type ?? "invalid"}`,
+    messageOf(error),
+    given,
+  );
+}
+
+function issuesOf(error: yup.ValidationError): Failed {
+  const all = error.inner.length > 0 ? error.inner : [error];
+  return fail(...all.map(issueOf));
+}
+
+/**
+ * The only place where a Yup schema is run: strict, every problem at once, no unknown keys, no repair.
+ * @returns the input itself, unchanged and typed, or every issue with its path.
+ */
+export function parseWith<S extends yup.Schema>(schema: S, raw: unknown): Result<yup.InferType<S>> {
+  const bad = unstorable(raw, "", 0);
+  if (bad.length > 0) return fail(...bad);
+  try {
+    return ok(schema.validateSync(raw, { strict: true, abortEarly: false }));
+  } catch (error) {
+    if (yup.ValidationError.isError(error)) return issuesOf(error);
+    throw error;
+  }
+}
+
+/** An object that refuses keys it does not name. Every object schema is made with this. */
+export function strictObject<F extends yup.ObjectShape>(
+  fields: F,
+): yup.ObjectSchema<yup.TypeFromShape<F, yup.AnyObject>> {
+  return yup.object(fields).noUnknown().strict() as unknown as yup.ObjectSchema<
+    yup.TypeFromShape<F, yup.AnyObject>
+  >;
+}
+
+/** A number that is finite: Yup's own lets Infinity pass. */
+export function finiteNumber(): yup.NumberSchema {
+  return yup.number().test({
+    name: "finite",
+    skipAbsent: true,
+    test: (value, context) =>
+      Number.isFinite(value) ||
+      context.createError({
+        message: `${context.schema.spec.label ?? context.path} is not a finite number.`,
+        params: { code: "number/not-finite" },
+      }),
+  });
+}
+
+/** A schema test that runs a parser of ours on text and reports its issues at this field. */
+export function readableBy(name: string, parse: (text: string) => Result<unknown>) {
+  return {
+    name,
+    skipAbsent: true,
+    test: (value: unknown, context: yup.TestContext): true | yup.ValidationError => {
+      if (typeof value !== "string") return true;
+      const parsed = parse(value);
+      if (parsed.ok) return true;
+      const first = parsed.issues[0];
+      return context.createError({
+        message: first?.message ?? "This cannot be read.",
+        params: { code: first?.code ?? "input/unreadable", originalValue: value },
+      });
+    },
+  };
+}
