@@ -1,0 +1,365 @@
+import { denoise, shiftDecimal } from "../quantity/decimal";
+import { normaliseSigns } from "../quantity/parse-reading";
+import { type Farads, farads, type Volts, volts } from "../quantity/units";
+import { fail, type Issue, issue, ok, type Result } from "../result";
+
+export type CapacitorRole = "start" | "run" | "not-known";
+
+/** One piece of the marking and what it was understood to mean. */
+export interface UnderstoodPart {
+  readonly text: string;
+  readonly field:
+    | "capacitance"
+    | "tolerance"
+    | "voltage"
+    | "frequency"
+    | "role"
+    | "class"
+    | "protection"
+    | "climate"
+    | "dielectric";
+  readonly meaning: string;
+}
+
+/** What is printed on a motor capacitor. Values in SI. */
+export interface CapacitorMark {
+  readonly text: string;
+  /** The band printed as such, or worked out from nominal and tolerance; absent without a tolerance. */
+  readonly band?: { readonly min: Farads; readonly max: Farads };
+  readonly nominal?: Farads;
+  readonly tolerance?: { readonly minus: number; readonly plus: number; readonly printed: string };
+  readonly voltsAc?: Volts;
+  readonly hertz?: number;
+  readonly role: CapacitorRole;
+  /** Why it is taken for a start or a run capacitor: the code of the first rule that fits. */
+  readonly roleBecause: string;
+  readonly dielectric: "film" | "electrolytic" | "not-known";
+  /** The second section of a dual can, when one is marked. */
+  readonly second?: Farads;
+  readonly understood: readonly UnderstoodPart[];
+  /** Pieces that mean nothing here: printed numbers of the maker, dates. */
+  readonly leftOver: readonly string[];
+}
+
+/** IEC 60062 tolerance letters (source iec-60062). */
+const TOLERANCE_LETTERS: Readonly<Record<string, readonly [number, number]>> = {
+  F: [0.01, 0.01],
+  G: [0.02, 0.02],
+  H: [0.03, 0.03],
+  J: [0.05, 0.05],
+  K: [0.1, 0.1],
+  M: [0.2, 0.2],
+  N: [0.3, 0.3],
+  S: [0.2, 0.5],
+  Z: [0.2, 0.8],
+};
+const LARGEST_TOLERANCE = 1;
+const MOTOR_CAPACITOR_MAX_F = 0.1;
+const NUM = String.raw`\d+(?:[.,]\d+)?`;
+const MICRO = String.raw`(?:[uμ]\s*f(?:d)?|mfd|mf|micro\s*farads?)`;
+
+interface Draft {
+  rest: string;
+  parts: UnderstoodPart[];
+  issues: Issue[];
+}
+
+function take(draft: Draft, pattern: RegExp): RegExpExecArray | undefined {
+  const match = pattern.exec(draft.rest);
+  if (!match) return undefined;
+  draft.rest = `${draft.rest.slice(0, match.index)} ¦ ${draft.rest.slice(match.index + match[0].length)}`;
+  return match;
+}
+
+const num = (text: string | undefined): number => Number((text ?? "").replace(",", "."));
+
+function note(draft: Draft, text: string, field: UnderstoodPart["field"], meaning: string): void {
+  draft.parts.push({ text: text.trim(), field, meaning });
+}
+
+function problem(draft: Draft, code: string, message: string, given: string): void {
+  draft.issues.push(issue("", `mark/${code}`, message, given));
+}
+
+interface Values {
+  min?: number;
+  max?: number;
+  nominal?: number;
+  second?: number;
+  letter?: string;
+}
+
+function takeCapacitance(draft: Draft): Values {
+  const negative = new RegExp(String.raw`(?<!\d\s*)-\s*${NUM}\s*${MICRO}`, "i").exec(draft.rest);
+  if (negative) {
+    problem(
+      draft,
+      "negative",
+      `Capacitance "${negative[0].trim()}" is below zero: a capacitor is marked with a value such as 30 μF.`,
+      negative[0].trim(),
+    );
+    return {};
+  }
+  const range = take(draft, new RegExp(String.raw`(${NUM})\s*(?:-|–|to|\.\.\.)\s*(${NUM})\s*${MICRO}`, "i"));
+  if (range) {
+    const [min, max] = [shiftDecimal(num(range[1]), -6), shiftDecimal(num(range[2]), -6)];
+    if (min >= max)
+      problem(
+        draft,
+        "range-reversed",
+        `Range "${range[0].trim()}" runs downwards: write the smaller value first.`,
+        range[0].trim(),
+      );
+    note(draft, range[0], "capacitance", `between ${range[1]} and ${range[2]} μF`);
+    return { min, max };
+  }
+  const dual = take(draft, new RegExp(String.raw`(${NUM})\s*[/+]\s*(${NUM})\s*${MICRO}`, "i"));
+  if (dual) {
+    note(draft, dual[0], "capacitance", `two sections: ${dual[1]} μF and ${dual[2]} μF`);
+    return { nominal: shiftDecimal(num(dual[1]), -6), second: shiftDecimal(num(dual[2]), -6) };
+  }
+  const single = take(draft, new RegExp(String.raw`(${NUM})\s*${MICRO}\s*([FGHJKMNSZ](?![a-z0-9]))?`, "i"));
+  if (single) {
+    note(draft, single[0], "capacitance", `${single[1]} μF nominal`);
+    return {
+      nominal: shiftDecimal(num(single[1]), -6),
+      ...(single[2] ? { letter: single[2].toUpperCase() } : {}),
+    };
+  }
+  const coded = take(draft, /(?:^|\s)(\d{2})(\d)([FGHJKMNSZ])(?![a-z0-9])/);
+  if (coded) {
+    const value = shiftDecimal(Number(coded[1]), Number(coded[2]) - 12);
+    note(draft, coded[0], "capacitance", `code: ${coded[1]} followed by ${coded[2]} zeros, in picofarads`);
+    return { nominal: value, ...(coded[3] ? { letter: coded[3] } : {}) };
+  }
+  return {};
+}
+
+function takeTolerance(draft: Draft, letter: string | undefined): CapacitorMark["tolerance"] {
+  const downUp = take(draft, new RegExp(String.raw`-?\s*(${NUM})\s*%?\s*[/ ,]\s*\+\s*(${NUM})\s*%`));
+  const upDown = downUp
+    ? undefined
+    : take(draft, new RegExp(String.raw`\+\s*(${NUM})\s*%?\s*[/ ,]\s*-\s*(${NUM})\s*%`));
+  const even =
+    downUp || upDown
+      ? undefined
+      : (take(draft, new RegExp(String.raw`(?:±|\+\s*/\s*-|\+-)\s*(${NUM})\s*%`)) ??
+        take(draft, /(?<![\d.,])(5|6|10|15|20)\s*%(?!\s*(?:ed|duty))/i));
+  const found = downUp ?? upDown ?? even;
+  if (found) {
+    const uneven = downUp ?? upDown;
+    const minus = num(upDown ? upDown[2] : found[1]) / 100;
+    const plus = num(downUp ? downUp[2] : found[1]) / 100;
+    const printed = found[0].trim();
+    if (minus >= LARGEST_TOLERANCE || plus > LARGEST_TOLERANCE) {
+      problem(
+        draft,
+        "tolerance-impossible",
+        `Tolerance "${printed}" is not possible: motor capacitors are marked between ±1 % and ±20 %, or -0/+20 %.`,
+        printed,
+      );
+      return undefined;
+    }
+    const percent = (share: number): number => Math.round(share * 1000) / 10;
+    note(
+      draft,
+      printed,
+      "tolerance",
+      uneven ? `${percent(minus)} % down, ${percent(plus)} % up` : `${percent(plus)} % either way`,
+    );
+    return { minus, plus, printed };
+  }
+  const alone = letter ?? take(draft, /(?:^|\s)(?:tol\.?\s*)?([GHJKMZ])(?=\s|$)/)?.[1];
+  const pair = alone ? TOLERANCE_LETTERS[alone] : undefined;
+  if (!alone || !pair) return undefined;
+  note(draft, alone, "tolerance", `letter ${alone}: ${pair[0] * 100} % down, ${pair[1] * 100} % up`);
+  return { minus: pair[0], plus: pair[1], printed: alone };
+}
+
+function takeVolts(draft: Draft): number | undefined {
+  const several = take(draft, /(\d{2,5})\s*\/\s*(\d{2,5})\s*v(?:olts?)?\s*(?:a\.?c\.?|~|ac)?/i);
+  const found =
+    several ??
+    take(draft, /(\d{2,5})\s*(?:v\s*a\.?c\.?|vac|v\s*~|v\s*∼|wvac|volts?(?:\s*a\.?c\.?)?|v)(?![a-z])/i);
+  if (!found) return undefined;
+  const values = [num(found[1]), ...(several ? [num(found[2])] : [])];
+  note(draft, found[0], "voltage", `${Math.max(...values)} V AC`);
+  return Math.max(...values);
+}
+
+interface RoleClue {
+  readonly because: string;
+  readonly role: CapacitorRole;
+  readonly pattern: RegExp;
+  readonly field: UnderstoodPart["field"];
+  readonly meaning: string;
+}
+
+/** In the order of DOMAIN 5: the first that fits decides. */
+const ROLE_CLUES: readonly RoleClue[] = [
+  {
+    because: "duty-mark",
+    role: "start",
+    pattern: /(?:\b\d+(?:[.,]\d+)?\s*%\s*(?:ed|duty)|\b(?:\d+[.,]\d+|3)\s*%)(?=\s|$)/i,
+    field: "role",
+    meaning: "duty: meant for starting",
+  },
+  {
+    because: "starts-per-hour",
+    role: "start",
+    pattern: /\b\d+\s*(?:starts?|st)\s*\/?\s*(?:per\s*)?h(?:our)?\b/i,
+    field: "role",
+    meaning: "starts an hour: meant for starting",
+  },
+  {
+    because: "start-standard",
+    role: "start",
+    pattern: /(?:iec|en)\s*60252\s*-\s*2/i,
+    field: "role",
+    meaning: "standard for start capacitors",
+  },
+  {
+    because: "word-start",
+    role: "start",
+    pattern: /\b(?:motor\s*)?start(?:ing)?\b/i,
+    field: "role",
+    meaning: "marked for starting",
+  },
+  {
+    because: "run-standard",
+    role: "run",
+    pattern: /(?:iec|en)\s*60252\s*-\s*1/i,
+    field: "role",
+    meaning: "standard for run capacitors",
+  },
+  {
+    because: "life-class",
+    role: "run",
+    pattern: /\bclass\s*[ABCD]\b|(?:^|\s)[ABCD](?=\s*[/-]?\s*[SP][0-3])/i,
+    field: "class",
+    meaning: "life class: a run capacitor",
+  },
+  {
+    because: "protection-class",
+    role: "run",
+    pattern: /\b[SP][0-3]\b/i,
+    field: "protection",
+    meaning: "protection class: a run capacitor",
+  },
+  {
+    because: "word-run",
+    role: "run",
+    pattern: /\b(?:motor\s*)?run(?:ning)?\b/i,
+    field: "role",
+    meaning: "marked for running",
+  },
+];
+
+function takeRole(draft: Draft): { role: CapacitorRole; because: string } {
+  let decided: { role: CapacitorRole; because: string } | undefined;
+  for (const clue of ROLE_CLUES) {
+    const match = take(draft, clue.pattern);
+    if (!match) continue;
+    note(draft, match[0], clue.field, clue.meaning);
+    decided ??= { role: clue.role, because: clue.because };
+  }
+  return decided ?? { role: "not-known", because: "no-clue" };
+}
+
+function takeDielectric(draft: Draft): CapacitorMark["dielectric"] {
+  const film = take(draft, /\b(?:mkp|film|polyprop\w*|mpp|sh)\b/i);
+  if (film) note(draft, film[0], "dielectric", "film");
+  const electrolytic = take(draft, /\b(?:electrolytic|elko|bipolar|non-?polari[sz]ed)\b/i);
+  if (electrolytic) note(draft, electrolytic[0], "dielectric", "electrolytic");
+  if (electrolytic) return "electrolytic";
+  return film ? "film" : "not-known";
+}
+
+/** Range, electrolytic or ±15 % and wider: start. ±5 to 10 % with 250–500 V, or film: run. Otherwise ask. */
+function roleFromValues(
+  values: Values,
+  tolerance: CapacitorMark["tolerance"],
+  voltsAc: number | undefined,
+  dielectric: CapacitorMark["dielectric"],
+): { role: CapacitorRole; because: string } {
+  if (values.min !== undefined) return { role: "start", because: "range" };
+  if (dielectric === "electrolytic") return { role: "start", because: "electrolytic" };
+  if (values.second !== undefined) return { role: "run", because: "dual-can" };
+  if (tolerance && tolerance.plus >= 0.15 && (voltsAc ?? 0) <= 330)
+    return { role: "start", because: "wide-tolerance" };
+  if (tolerance && tolerance.plus <= 0.1 && ((voltsAc ?? 0) >= 250 || dielectric === "film"))
+    return { role: "run", because: "tolerance-and-volts" };
+  if (dielectric === "film") return { role: "run", because: "film" };
+  return { role: "not-known", because: "no-clue" };
+}
+
+function bandOf(values: Values, tolerance: CapacitorMark["tolerance"]): CapacitorMark["band"] {
+  if (values.min !== undefined && values.max !== undefined)
+    return { min: farads(values.min), max: farads(values.max) };
+  if (values.nominal === undefined || !tolerance) return undefined;
+  return {
+    min: farads(denoise(values.nominal * (1 - tolerance.minus))),
+    max: farads(denoise(values.nominal * (1 + tolerance.plus))),
+  };
+}
+
+function checkValues(draft: Draft, values: Values, text: string): void {
+  const largest = Math.max(values.max ?? 0, values.nominal ?? 0);
+  if (draft.issues.length > 0) return;
+  if (largest === 0)
+    problem(
+      draft,
+      "no-capacitance",
+      `Marking "${text}" has no capacitance above zero: write it as printed, such as 145-174 μF 250 VAC or 30 μF ±5 % 450 VAC.`,
+      text,
+    );
+  else if (largest > MOTOR_CAPACITOR_MAX_F)
+    problem(draft, "too-large", `Capacitance in "${text}" is larger than any motor capacitor (0.1 F).`, text);
+}
+
+/**
+ * A motor capacitor's marking, field by field.
+ * Knows ranges, nominal values with tolerance or tolerance letter (iec-60062), dual cans, codes such as 106K,
+ * AC volts, standards, classes, duty and starts an hour, and from these whether it is a start or a run part.
+ * @example parseCapacitorMark("145-174 µF 250 VAC") // band 145e-6..174e-6 F, 250 V, role start because range
+ */
+export function parseCapacitorMark(typed: string): Result<CapacitorMark> {
+  const text = normaliseSigns(typed).trim().replace(/\s+/g, " ");
+  const draft: Draft = { rest: text, parts: [], issues: [] };
+  const hertzMatch = take(draft, /(\d{2}(?:\s*[/-]\s*\d{2})?)\s*hz/i);
+  const climate = take(draft, /\b\d{2}\/\d{2,3}\/\d{2}\b/);
+  const values = takeCapacitance(draft);
+  const tolerance = takeTolerance(draft, values.letter);
+  const voltsAc = takeVolts(draft);
+  if (hertzMatch) note(draft, hertzMatch[0], "frequency", `${hertzMatch[1]} Hz`);
+  if (climate) note(draft, climate[0], "climate", "lowest and highest temperature, days of damp heat");
+  const dielectric = takeDielectric(draft);
+  const named = takeRole(draft);
+  checkValues(draft, values, text);
+  if (draft.issues.length > 0) return fail(...draft.issues);
+  const decided = named.role === "not-known" ? roleFromValues(values, tolerance, voltsAc, dielectric) : named;
+  const band = bandOf(values, tolerance);
+  return ok({
+    text,
+    ...(band ? { band } : {}),
+    ...(values.nominal === undefined ? {} : { nominal: farads(values.nominal) }),
+    ...(tolerance ? { tolerance } : {}),
+    ...(voltsAc === undefined ? {} : { voltsAc: volts(voltsAc) }),
+    ...(hertzMatch?.[1] ? { hertz: Number.parseInt(hertzMatch[1], 10) } : {}),
+    role: decided.role,
+    roleBecause: decided.because,
+    dielectric: dielectric === "not-known" ? dielectricFromRole(decided.role) : dielectric,
+    ...(values.second === undefined ? {} : { second: farads(values.second) }),
+    understood: draft.parts,
+    leftOver: draft.rest
+      .split("¦")
+      .map((piece) => piece.trim())
+      .filter((piece) => /[\p{L}\p{N}]/u.test(piece)),
+  });
+}
+
+/** A start part with nothing else said is nearly always electrolytic, a run part film. */
+function dielectricFromRole(role: CapacitorRole): CapacitorMark["dielectric"] {
+  if (role === "start") return "electrolytic";
+  return role === "run" ? "film" : "not-known";
+}
