@@ -1,0 +1,273 @@
+import * as yup from "yup";
+import { parseReading } from "../quantity/parse-reading";
+import { readingField } from "../quantity/reading.input";
+import { findingSchema } from "../tools/finding.input";
+import { finiteNumber, readableBy, strictObject } from "../validate";
+import type { EntryKind } from "./entry";
+import { parsePower } from "./nameplate-power";
+import { STAGES } from "./stages";
+
+const text = (label: string, max: number) => yup.string().label(label).defined().max(max);
+const oneOf = <T extends string>(label: string, values: readonly T[]) =>
+  yup.string().label(label).oneOf(values).required();
+const wholeNumber = (label: string) => yup.number().label(label).integer();
+
+const takenIn = strictObject({
+  machine: yup.string().label("Machine").required().max(80),
+  tag: text("Tag", 30),
+  place: text("Place", 40),
+  family: yup.string().label("Motor family").required().max(60),
+  protectionClass: oneOf("Protection class", ["class-1", "class-2", "class-3", "battery", "not-known"]),
+  connection: oneOf("Connection", ["plug", "detachable-cord", "fixed", "battery", "not-known"]),
+  heater: oneOf("Heater", ["yes", "no", "not-known"]),
+  ownerId: wholeNumber("Owner").nullable().defined(),
+  ceilingMinor: wholeNumber("Owner's ceiling").nullable().defined().min(0).max(1e9),
+  history: text("History", 2000),
+});
+
+const plateValue = (label: string, parse: Parameters<typeof readableBy>[1]) =>
+  text(label, 40).test(
+    readableBy("plate", (typed) => (typed === "" ? { ok: true, value: null } : parse(typed))),
+  );
+
+const motorPlate = strictObject({
+  plate: oneOf("Plate", ["motor"]),
+  volts: plateValue("Volts on the plate", (typed) => parseReading(typed, "voltage", "Volts on the plate")),
+  hertz: plateValue("Hertz on the plate", (typed) => parseReading(typed, "frequency", "Hertz on the plate")),
+  amps: plateValue("Amps on the plate", (typed) => parseReading(typed, "current", "Amps on the plate")),
+  power: plateValue("Power on the plate", parsePower),
+  speed: plateValue("Speed on the plate", (typed) => parseReading(typed, "speed", "Speed on the plate")),
+  text: text("Other words on the plate", 1000),
+});
+
+const capacitorPlate = strictObject({
+  plate: oneOf("Plate", ["capacitor"]),
+  id: oneOf("Capacitor", ["start", "run"]),
+  mark: yup.string().label("Marking").required().max(200),
+});
+
+const complaint = strictObject({
+  signs: yup.array(yup.string().required().max(60)).label("Signs").required().max(30),
+  circumstance: oneOf("When it happens", [
+    "always",
+    "cold",
+    "hot",
+    "after-minutes",
+    "loaded",
+    "sometimes",
+    "not-known",
+  ]),
+  afterMinutes: finiteNumber().label("After how many minutes").nullable().defined().min(0).max(10_000),
+  words: text("Owner's words", 2000),
+});
+
+const storeId = oneOf("What stores charge", ["start", "run", "bus", "any"]);
+const measuredVolts = () => finiteNumber().label("Volts read").required().min(-100_000).max(100_000);
+
+const BENCH_EVENTS: Readonly<Record<string, yup.Schema>> = {
+  "plugged-in": strictObject({ event: oneOf("event", ["plugged-in"]) }),
+  "not-known": strictObject({ event: oneOf("event", ["not-known"]) }),
+  "nothing-stores": strictObject({ event: oneOf("event", ["nothing-stores"]) }),
+  unplugged: strictObject({
+    event: oneOf("event", ["unplugged"]),
+    evidence: oneOf("Where the plug is", [
+      "plug-in-sight",
+      "plug-in-pocket",
+      "plug-tagged",
+      "cord-off-machine",
+    ]),
+  }),
+  isolated: strictObject({
+    event: oneOf("event", ["isolated"]),
+    volts: measuredVolts(),
+    means: yup.string().label("Read with").required().max(80),
+  }),
+  battery: strictObject({ event: oneOf("event", ["battery"]), is: oneOf("Battery", ["in", "out"]) }),
+  "stored-volts": strictObject({
+    event: oneOf("event", ["stored-volts"]),
+    id: storeId,
+    volts: measuredVolts(),
+    dielectric: oneOf("Dielectric", ["film", "electrolytic", "not-known"]),
+  }),
+  "stored-clip": strictObject({ event: oneOf("event", ["stored-clip"]), id: storeId }),
+  "stored-cannot": strictObject({
+    event: oneOf("event", ["stored-cannot"]),
+    id: storeId,
+    why: yup.string().label("Why not").required().max(300),
+  }),
+  held: strictObject({
+    event: oneOf("event", ["held"]),
+    id: oneOf("Held", ["springs", "lifted-load", "belt"]),
+    is: oneOf("Held", ["held", "free"]),
+  }),
+  load: strictObject({ event: oneOf("event", ["load"]), is: oneOf("Load", ["coupled", "separated"]) }),
+  temperature: strictObject({
+    event: oneOf("event", ["temperature"]),
+    is: oneOf("Temperature", ["cold", "warm", "hot"]),
+  }),
+};
+
+/** One of several shapes, told apart by a tag. */
+function byTag(tag: string, shapes: Readonly<Record<string, yup.Schema>>): yup.Lazy<unknown> {
+  const known = Object.keys(shapes);
+  return yup.lazy((value: unknown) => {
+    const given =
+      typeof value === "object" && value !== null ? (value as Record<string, unknown>)[tag] : undefined;
+    const shape = typeof given === "string" ? shapes[given] : undefined;
+    return shape ?? yup.object({ [tag]: yup.string().oneOf(known).required() }).required();
+  });
+}
+
+const access = strictObject({ access: yup.string().label("What was opened").required().max(80) });
+const finding = findingSchema;
+
+const toolReading = strictObject({
+  of: oneOf("of", ["tool"]),
+  toolId: yup.string().label("Tool").required().max(60),
+  moveId: yup.string().label("Move").required().max(60),
+  input: yup.object().label("Input").required(),
+  finding: finding.required(),
+  taken: oneOf("Taken", ["now", "afterwards"]),
+  looseReadingId: yup.string().uuid().nullable().defined(),
+});
+
+const deadCheck = strictObject({
+  of: oneOf("of", ["dead-check"]),
+  checkId: yup.string().label("Check").required().max(60),
+  entered: yup.string().label("Reading").required().max(60),
+  reading: yup.object().nullable().defined(),
+  taken: oneOf("Taken", ["now", "afterwards"]),
+  verdict: oneOf("Verdict", ["passed", "failed", "undecided"]),
+  limit: finiteNumber().nullable().defined(),
+  limitSource: yup.string().nullable().defined(),
+});
+
+const day = yup
+  .string()
+  .label("Day")
+  .nullable()
+  .defined()
+  .matches(
+    /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/,
+    "Day is written year-month-day, such as 2026-12-03",
+  );
+
+/** Schema of the payload of each kind, newest version. */
+export const PAYLOADS: Readonly<Record<EntryKind, yup.Schema | yup.Lazy<unknown>>> = {
+  "taken-in": takenIn,
+  nameplate: byTag("plate", { motor: motorPlate, capacitor: capacitorPlate }),
+  complaint,
+  "bench-state": byTag("event", BENCH_EVENTS),
+  opened: access,
+  closed: access,
+  reading: byTag("of", { tool: toolReading, "dead-check": deadCheck }),
+  "not-done": strictObject({
+    what: yup.string().label("What").required().max(120),
+    why: yup.string().label("Why").required().max(300),
+  }),
+  "owner-answer": strictObject({
+    question: yup.string().label("Question").required().max(300),
+    answer: oneOf("Answer", ["asked", "yes", "no"]),
+    means: oneOf("By", ["counter", "telephone", "message", "letter"]),
+  }),
+  "timer-started": strictObject({
+    what: oneOf("Timer for", ["cool-down", "drain", "warm-run"]),
+    seconds: wholeNumber("Seconds").required().min(1).max(86_400),
+  }),
+  "follow-up": strictObject({
+    what: yup.string().label("What to look at").required().max(300),
+    onDay: day,
+    condition: text("Condition", 200),
+  }),
+  note: strictObject({ text: yup.string().label("Note").required().max(4000) }),
+  struck: strictObject({ seq: wholeNumber("Line").required().min(1), why: text("Why", 300) }),
+  restored: strictObject({ seq: wholeNumber("Line").required().min(1) }),
+};
+
+export const ENTRY_KINDS = Object.keys(PAYLOADS) as EntryKind[];
+
+/** What a screen posts for a tool's reading: the server works the Finding out itself. */
+const toolReadingDraft = strictObject({
+  of: oneOf("of", ["tool"]),
+  toolId: yup.string().label("Tool").required().max(60),
+  moveId: yup.string().label("Move").required().max(60),
+  input: yup.object().label("Input").required(),
+  taken: oneOf("Taken", ["now", "afterwards"]),
+});
+
+/** A loose reading put into a job: it is named, not copied. */
+const looseReadingDraft = strictObject({
+  of: oneOf("of", ["loose"]),
+  looseReadingId: yup.string().uuid().label("Loose reading").required(),
+  moveId: yup.string().label("Move").required().max(60),
+});
+
+const deadCheckDraft = strictObject({
+  of: oneOf("of", ["dead-check"]),
+  checkId: yup.string().label("Check").required().max(60),
+  entered: yup.string().label("Reading").required().max(60),
+  taken: oneOf("Taken", ["now", "afterwards"]),
+});
+
+const storedVoltsDraft = strictObject({
+  event: oneOf("event", ["stored-volts"]),
+  id: storeId,
+  volts: readingField("voltage", "Volts read").required(),
+});
+
+const isolatedDraft = strictObject({
+  event: oneOf("event", ["isolated"]),
+  volts: readingField("voltage", "Volts read").required(),
+  means: yup.string().label("Read with").required().max(80),
+});
+
+/** Kinds whose posted form differs from what is kept. */
+const DRAFTS: Readonly<Partial<Record<EntryKind, yup.Schema | yup.Lazy<unknown>>>> = {
+  reading: byTag("of", { tool: toolReadingDraft, loose: looseReadingDraft, "dead-check": deadCheckDraft }),
+  "bench-state": byTag("event", {
+    ...BENCH_EVENTS,
+    "stored-volts": storedVoltsDraft,
+    isolated: isolatedDraft,
+  }),
+};
+
+const watch = strictObject({
+  settledSeq: wholeNumber("settledSeq").required().min(0),
+  touchedAt: yup
+    .string()
+    .required()
+    .matches(/^\d{4}-\d\d-\d\dT[\d:.]+Z$/, "touchedAt is an instant in UTC"),
+});
+
+/** Body of POST /api/jobs/{id}/entries. */
+export const entryDraftSchema = yup.lazy((value: unknown) => {
+  const kind =
+    typeof value === "object" && value !== null ? (value as Record<string, unknown>)["kind"] : undefined;
+  const known = ENTRY_KINDS.find((one) => one === kind);
+  const payload = known ? (DRAFTS[known] ?? PAYLOADS[known]) : yup.mixed();
+  return strictObject({
+    entryId: yup.string().uuid("entryId is a UUID").label("entryId").required(),
+    expectedSeq: wholeNumber("expectedSeq").required().min(0),
+    kind: oneOf("Kind of entry", ENTRY_KINDS),
+    stage: oneOf("Stage", STAGES),
+    payload: payload as yup.Schema,
+    by: yup.string().label("By").required().max(40),
+    shown: yup.mixed().nullable(),
+    watch: watch.optional().default(undefined),
+  }).required();
+});
+
+/** Body of POST /api/jobs. */
+export const takeInDraftSchema = strictObject({
+  entryId: yup.string().uuid("entryId is a UUID").label("entryId").required(),
+  by: yup.string().label("By").required().max(40),
+  takenIn: takenIn.omit(["ownerId"]).noUnknown().required(),
+  owner: strictObject({
+    name: yup.string().label("Owner's name").required().max(80),
+    contact: text("Owner's contact", 200),
+  })
+    .nullable()
+    .defined(),
+  complaint: complaint.nullable().defined(),
+  plate: motorPlate.nullable().defined(),
+}).required();

@@ -1,0 +1,128 @@
+import type { Reading } from "../quantity/reading";
+import type { BenchEvent, BenchMachine } from "../safety/bench-state";
+import type { DeadCheckVerdict, ProtectionClass } from "../safety/dead-checks";
+import type { Finding } from "../tools/tool";
+import type { Stage } from "./stages";
+
+export interface TakenIn {
+  readonly machine: string;
+  /** A tag the shop has hung on it, beside the job number. */
+  readonly tag: string;
+  /** Where it stands: left bench, shelf 2. */
+  readonly place: string;
+  readonly family: string;
+  readonly protectionClass: ProtectionClass;
+  readonly connection: BenchMachine["connection"];
+  readonly heater: "yes" | "no" | "not-known";
+  readonly ownerId: number | null;
+  /** Ring the owner above this, minor units. */
+  readonly ceilingMinor: number | null;
+  readonly history: string;
+}
+
+/** Plate values as they stand on the plate, each as typed. */
+export interface MotorPlate {
+  readonly plate: "motor";
+  readonly volts: string;
+  readonly hertz: string;
+  readonly amps: string;
+  readonly power: string;
+  readonly speed: string;
+  readonly text: string;
+}
+
+export interface CapacitorPlate {
+  readonly plate: "capacitor";
+  readonly id: "start" | "run";
+  readonly mark: string;
+}
+
+export interface Complaint {
+  readonly signs: readonly string[];
+  readonly circumstance: "always" | "cold" | "hot" | "after-minutes" | "loaded" | "sometimes" | "not-known";
+  readonly afterMinutes: number | null;
+  readonly words: string;
+}
+
+export interface ToolReading {
+  readonly of: "tool";
+  readonly toolId: string;
+  readonly moveId: string;
+  readonly input: Readonly<Record<string, unknown>>;
+  readonly finding: Finding;
+  /** `afterwards`: taken earlier, without the bench state on record. */
+  readonly taken: "now" | "afterwards";
+  readonly looseReadingId: string | null;
+}
+
+export interface DeadCheckReading {
+  readonly of: "dead-check";
+  readonly checkId: string;
+  /** For a look: what was seen. For a reading: the text as typed. */
+  readonly entered: string;
+  readonly reading: Reading | null;
+  readonly taken: "now" | "afterwards";
+  readonly verdict: DeadCheckVerdict;
+  readonly limit: number | null;
+  readonly limitSource: string | null;
+}
+
+export interface OwnerAnswer {
+  readonly question: string;
+  readonly answer: "asked" | "yes" | "no";
+  readonly means: "counter" | "telephone" | "message" | "letter";
+}
+
+export interface TimerStarted {
+  readonly what: "cool-down" | "drain" | "warm-run";
+  readonly seconds: number;
+}
+
+export interface FollowUp {
+  readonly what: string;
+  /** Calendar day in the shop's zone, or null where only the condition decides. */
+  readonly onDay: string | null;
+  readonly condition: string;
+}
+
+/** What each kind of entry carries. */
+export interface Payloads {
+  "taken-in": TakenIn;
+  nameplate: MotorPlate | CapacitorPlate;
+  complaint: Complaint;
+  "bench-state": BenchEvent;
+  opened: { readonly access: string };
+  closed: { readonly access: string };
+  reading: ToolReading | DeadCheckReading;
+  "not-done": { readonly what: string; readonly why: string };
+  "owner-answer": OwnerAnswer;
+  "timer-started": TimerStarted;
+  "follow-up": FollowUp;
+  note: { readonly text: string };
+  struck: { readonly seq: number; readonly why: string };
+  restored: { readonly seq: number };
+}
+
+export type EntryKind = keyof Payloads;
+
+export interface Envelope {
+  readonly entryId: string;
+  readonly jobId: number;
+  readonly seq: number;
+  readonly kindVersion: number;
+  readonly stage: Stage;
+  readonly shown: unknown;
+  readonly knowledgeVersion: string;
+  readonly settingsVersion: number;
+  /** UTC, ISO 8601. */
+  readonly at: string;
+  readonly by: string;
+}
+
+/** The closed union: an entry is one of these kinds and no other. */
+export type Entry = {
+  [K in EntryKind]: Envelope & { readonly kind: K; readonly payload: Payloads[K] };
+}[EntryKind];
+
+/** An entry before the server gave it a place in the log. */
+export type NewEntry = { [K in EntryKind]: { readonly kind: K; readonly payload: Payloads[K] } }[EntryKind];

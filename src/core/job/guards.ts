@@ -1,0 +1,117 @@
+import type { BenchNeed, Limits } from "../knowledge/types";
+import { type Issue, issue } from "../result";
+import { asSeen, type BenchGap, gapsFor, isPlugFresh, type Watch } from "../safety/bench-state";
+import type { Entry, NewEntry } from "./entry";
+import { type JobView, struckSeqs } from "./reduce";
+
+/** Who posts, when, from which screen, and what the reading's move needs. */
+export interface GuardContext {
+  readonly by: string;
+  readonly now: string;
+  readonly watch: Watch | undefined;
+  readonly need: BenchNeed;
+  readonly limits: Limits;
+}
+
+const GAP_WORDS: Readonly<Record<BenchGap, string>> = {
+  plug: "say where the plug is",
+  battery: "take the battery out",
+  charge: "read the volts on each capacitor, or leave the clip on",
+  springs: "hold the springs",
+  "lifted-load": "prop the lifted load",
+  belt: "hold the belt",
+};
+
+function guardReading(
+  view: JobView,
+  entry: Extract<NewEntry, { kind: "reading" }>,
+  context: GuardContext,
+): Issue[] {
+  if (entry.payload.taken === "afterwards") return [];
+  const isFresh = isPlugFresh(view.plugFacts, context.watch, context.by, context.now, context.limits);
+  const gaps = gapsFor(asSeen(view.bench, isFresh), context.need, view.machine, context.now, context.limits);
+  if (gaps.length === 0) return [];
+  const toDo = gaps.map((gap) => GAP_WORDS[gap]).join("; ");
+  return [
+    issue(
+      "payload",
+      "guard/bench-state",
+      `The bench state does not allow this reading yet: ${toDo}. If it was taken already, keep it as "entered afterwards".`,
+      gaps,
+    ),
+  ];
+}
+
+/** Later lines that stand on this one: they would hang in the air without it. */
+function dependants(entries: readonly Entry[], target: Entry): number[] {
+  const struck = struckSeqs(entries);
+  const standing = entries.filter(({ seq }) => !struck.has(seq) && seq !== target.seq);
+  if (target.kind === "taken-in") {
+    const hasAnother = standing.some(({ kind }) => kind === "taken-in");
+    return hasAnother ? [] : standing.filter(({ seq }) => seq > target.seq).map(({ seq }) => seq);
+  }
+  return [];
+}
+
+function guardStrike(entries: readonly Entry[], seq: number): Issue[] {
+  const target = entries.find((entry) => entry.seq === seq);
+  if (!target)
+    return [
+      issue("payload.seq", "guard/no-such-line", `There is no line ${seq} in this job to strike out.`, seq),
+    ];
+  if (target.kind === "struck" || target.kind === "restored")
+    return [
+      issue(
+        "payload.seq",
+        "guard/not-strikable",
+        `Line ${seq} is itself a strike or a restoration: restore line ${target.payload.seq} instead.`,
+        seq,
+      ),
+    ];
+  if (struckSeqs(entries).has(seq))
+    return [issue("payload.seq", "guard/already-struck", `Line ${seq} is struck out already.`, seq)];
+  if (target.kind === "taken-in" && !entries.some((entry) => entry.kind === "taken-in" && entry.seq !== seq))
+    return [
+      issue(
+        "payload.seq",
+        "guard/stands-under",
+        `Line ${seq} took the machine in: correct it in Take in instead of striking it out.`,
+        seq,
+      ),
+    ];
+  const later = dependants(entries, target);
+  if (later.length > 0)
+    return [
+      issue(
+        "payload.seq",
+        "guard/stands-under",
+        `Line ${seq} cannot be struck out: lines ${later.join(", ")} stand on it.`,
+        seq,
+      ),
+    ];
+  return [];
+}
+
+function guardRestore(entries: readonly Entry[], seq: number): Issue[] {
+  if (struckSeqs(entries).has(seq)) return [];
+  return [issue("payload.seq", "guard/not-struck", `Line ${seq} is not struck out.`, seq)];
+}
+
+/** Whether an entry may be appended to this log now; every reason why not. */
+export function guardEntry(
+  view: JobView,
+  entries: readonly Entry[],
+  entry: NewEntry,
+  context: GuardContext,
+): Issue[] {
+  switch (entry.kind) {
+    case "reading":
+      return guardReading(view, entry, context);
+    case "struck":
+      return guardStrike(entries, entry.payload.seq);
+    case "restored":
+      return guardRestore(entries, entry.payload.seq);
+    default:
+      return [];
+  }
+}

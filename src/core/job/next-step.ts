@@ -1,0 +1,151 @@
+import type { Knowledge, Limits } from "../knowledge/types";
+import { dayIn } from "../quantity/format";
+import { asSeen, gapsFor } from "../safety/bench-state";
+import { checksFor } from "../safety/dead-checks";
+import type { Said } from "../tools/tool";
+import type { JobView } from "./reduce";
+import { OPEN_STAGES, STAGES, type Stage } from "./stages";
+
+export type Band = "now" | "waiting" | "due";
+
+/** What a machine on the bench waits for, and where that is done. */
+export interface NextStep extends Said {
+  readonly band: Band;
+  readonly stage: Stage;
+  /** Instant a timer ends, or calendar day a check falls due. */
+  readonly until?: string;
+}
+
+export interface StepGround {
+  readonly deadChecks: Knowledge["deadChecks"];
+  readonly limits: Limits;
+  readonly now: string;
+  readonly zone: string;
+  /** Whether this screen still knows where the plug is. */
+  readonly isPlugFresh: boolean;
+}
+
+export function owedChecks(view: JobView, ground: Pick<StepGround, "deadChecks">): string[] {
+  const owed = checksFor(ground.deadChecks, view.takenIn?.protectionClass ?? "not-known");
+  return owed
+    .filter(({ id }) => view.deadChecks.find((one) => one.checkId === id)?.verdict !== "passed")
+    .map(({ id }) => id);
+}
+
+export function failedChecks(view: JobView): string[] {
+  return view.deadChecks.filter(({ verdict }) => verdict === "failed").map(({ checkId }) => checkId);
+}
+
+function timerEnd(at: string, secondsLong: number): string {
+  return new Date(Date.parse(at) + secondsLong * 1000).toISOString();
+}
+
+function waiting(view: JobView, ground: StepGround): NextStep | undefined {
+  const question = view.questions.at(-1);
+  if (question)
+    return {
+      band: "waiting",
+      stage: "take-in",
+      code: "wait/owner",
+      params: { question: question.question, means: question.means },
+      until: question.at,
+    };
+  const timer = view.timers.at(-1);
+  const end = timer && timerEnd(timer.at, timer.seconds);
+  if (timer && end && end > ground.now)
+    return { band: "waiting", stage: "make-safe", code: `wait/${timer.what}`, params: {}, until: end };
+  return undefined;
+}
+
+function due(view: JobView, ground: StepGround): NextStep | undefined {
+  const followUp = view.followUps.at(-1);
+  if (!followUp) return undefined;
+  const today = dayIn(ground.now, ground.zone);
+  const isReached = followUp.onDay !== null && followUp.onDay <= today;
+  return {
+    band: "due",
+    stage: "measure",
+    code: isReached ? "due/now" : "due/later",
+    params: { what: followUp.what, condition: followUp.condition },
+    ...(followUp.onDay === null ? {} : { until: followUp.onDay }),
+  };
+}
+
+function measured(view: JobView, moveId: string): boolean {
+  return view.readings.some((reading) => reading.moveId === moveId);
+}
+
+function unmeasured(view: JobView): "start" | "run" | undefined {
+  return (["start", "run"] as const).find(
+    (id) => view.machine.stores.includes(id) && !measured(view, `${id}-capacitance`),
+  );
+}
+
+function doable(view: JobView, ground: StepGround): NextStep {
+  const step = (stage: Stage, code: string, params: Said["params"] = {}): NextStep => ({
+    band: "now",
+    stage,
+    code,
+    params,
+  });
+  if (!view.complaint) return step("take-in", "now/complaint");
+  if (failedChecks(view).length > 0) return step("make-safe", "now/failed-check");
+  const owed = owedChecks(view, ground);
+  if (owed.length > 0) return step("make-safe", "now/dead-checks", { left: owed.length });
+  if (view.takenIn?.family === "not-known") return step("take-in", "now/family");
+  const capacitor = unmeasured(view);
+  const faulty = view.readings.find(({ finding }) => finding.verdict === "faulty");
+  if (faulty) return step("measure", "now/part-faulty", { moveId: faulty.moveId });
+  if (!capacitor)
+    return step("measure", view.readings.length > 0 ? "now/measured" : "now/nothing-to-measure");
+  const gaps = gapsFor(
+    asSeen(view.bench, ground.isPlugFresh),
+    "hands-inside",
+    view.machine,
+    ground.now,
+    ground.limits,
+  );
+  return gaps.length > 0
+    ? step("make-safe", "now/make-safe")
+    : step("measure", "now/measure-capacitor", { id: capacitor });
+}
+
+/** The one thing a machine waits for: a check that fell due, the owner, a timer, else what can be done this minute. */
+export function nextStep(view: JobView, ground: StepGround): NextStep {
+  const dueStep = due(view, ground);
+  if (dueStep?.code === "due/now") return dueStep;
+  return waiting(view, ground) ?? dueStep ?? doable(view, ground);
+}
+
+export type CollarState = "done" | "attention" | "to-come";
+
+/** How each collar of the job's shaft is drawn. */
+export function collars(view: JobView, ground: StepGround): Record<Stage, CollarState> {
+  const safeGaps = gapsFor(
+    asSeen(view.bench, ground.isPlugFresh),
+    "hands-inside",
+    view.machine,
+    ground.now,
+    ground.limits,
+  );
+  const madeSafe = safeGaps.length === 0 && owedChecks(view, ground).length === 0;
+  const state: Partial<Record<Stage, CollarState>> = {
+    "take-in": view.takenIn && view.complaint ? "done" : "attention",
+    "make-safe":
+      failedChecks(view).length > 0
+        ? "attention"
+        : madeSafe
+          ? "done"
+          : view.bench.plug === "not-known" && view.deadChecks.length === 0
+            ? "to-come"
+            : "attention",
+    measure: view.readings.some(({ finding }) => finding.verdict === "undecided")
+      ? "attention"
+      : view.readings.length > 0
+        ? "done"
+        : "to-come",
+  };
+  return Object.fromEntries(
+    STAGES.map((stage) => [stage, (OPEN_STAGES.includes(stage) ? state[stage] : undefined) ?? "to-come"]),
+  ) as Record<Stage, CollarState>;
+}

@@ -1,0 +1,209 @@
+import type { Knowledge, Limits, StoreId } from "../knowledge/types";
+import {
+  AT_THE_DOOR,
+  applyBenchEvent,
+  type BenchMachine,
+  type BenchState,
+  type PlugFacts,
+} from "../safety/bench-state";
+import type { Evidence } from "../tools/tool";
+import type {
+  CapacitorPlate,
+  Complaint,
+  DeadCheckReading,
+  Entry,
+  EntryKind,
+  FollowUp,
+  MotorPlate,
+  OwnerAnswer,
+  Payloads,
+  TakenIn,
+  TimerStarted,
+  ToolReading,
+} from "./entry";
+import type { Stage } from "./stages";
+
+interface Placed {
+  readonly seq: number;
+  readonly at: string;
+  readonly by: string;
+}
+
+/** One line of the job's log as the ledger shows it. */
+export type LedgerLine = {
+  [K in EntryKind]: Placed & {
+    readonly stage: Stage;
+    readonly isStruck: boolean;
+    readonly kind: K;
+    readonly payload: Payloads[K];
+  };
+}[EntryKind];
+
+/** All that the log says about a job, worked out from its entries. */
+export interface JobView {
+  readonly jobId: number;
+  /** Sequence number of the last entry: the next one is posted with it as `expectedSeq`. */
+  readonly seq: number;
+  readonly takenIn: (TakenIn & Placed) | null;
+  readonly plate: (MotorPlate & Placed) | null;
+  readonly capacitors: readonly (CapacitorPlate & Placed)[];
+  readonly complaint: (Complaint & Placed) | null;
+  readonly machine: BenchMachine;
+  readonly bench: BenchState;
+  readonly plugFacts: PlugFacts;
+  /** The last answer of each dead check. */
+  readonly deadChecks: readonly (DeadCheckReading & Placed)[];
+  readonly readings: readonly (ToolReading & Placed)[];
+  readonly evidence: readonly (Evidence & { readonly seq: number })[];
+  readonly questions: readonly (OwnerAnswer & Placed)[];
+  readonly timers: readonly (TimerStarted & Placed)[];
+  readonly followUps: readonly (FollowUp & Placed)[];
+  readonly ledger: readonly LedgerLine[];
+}
+
+/** What the reducer needs to know beside the entries. */
+export interface JobGround {
+  readonly families: Knowledge["families"];
+  readonly limits: Limits;
+}
+
+const PLUG_EVENTS: ReadonlySet<string> = new Set([
+  "plugged-in",
+  "unplugged",
+  "isolated",
+  "not-known",
+  "battery",
+]);
+
+export function benchMachineOf(takenIn: TakenIn | null, families: Knowledge["families"]): BenchMachine {
+  const fallback: readonly StoreId[] = ["any"];
+  const family = families.find(({ id }) => id === takenIn?.family);
+  return { connection: takenIn?.connection ?? "not-known", stores: family?.stores ?? fallback };
+}
+
+/** Sequence numbers that are struck out after all strikes and restorations. */
+export function struckSeqs(entries: readonly Entry[]): ReadonlySet<number> {
+  const struck = new Set<number>();
+  for (const entry of entries) {
+    if (entry.kind === "struck") struck.add(entry.payload.seq);
+    else if (entry.kind === "restored") struck.delete(entry.payload.seq);
+  }
+  return struck;
+}
+
+function placed({ seq, at, by }: Entry): Placed {
+  return { seq, at, by };
+}
+
+type OfKind<K extends EntryKind> = Extract<Entry, { kind: K }>;
+
+function ofKind<K extends EntryKind>(entries: readonly Entry[], kind: K): OfKind<K>[] {
+  return entries.filter((entry): entry is OfKind<K> => entry.kind === kind);
+}
+
+function lastOf<K extends EntryKind>(entries: readonly Entry[], kind: K): OfKind<K> | undefined {
+  return ofKind(entries, kind).at(-1);
+}
+
+/** The last of each, by a key. */
+function latestBy<T>(rows: readonly T[], key: (row: T) => string): T[] {
+  return [...new Map(rows.map((row) => [key(row), row])).values()];
+}
+
+/**
+ * The bench state after all entries. A bench-state line that was struck or restored proves nothing any more:
+ * from there on the plug is not known and nothing read counts.
+ */
+function benchOf(
+  entries: readonly Entry[],
+  struck: ReadonlySet<number>,
+  machine: BenchMachine,
+  limits: Limits,
+): BenchState {
+  const doubted = new Set(ofKind(entries, "bench-state").map(({ seq }) => seq));
+  let state = AT_THE_DOOR;
+  for (const entry of entries) {
+    const undoes = (entry.kind === "struck" || entry.kind === "restored") && doubted.has(entry.payload.seq);
+    const event = undoes
+      ? ({ event: "not-known" } as const)
+      : entry.kind === "bench-state" && !struck.has(entry.seq)
+        ? entry.payload
+        : undefined;
+    if (event) {
+      const next = applyBenchEvent(state, event, entry.at, machine, limits);
+      if (next.ok) state = next.value;
+    } else if (entry.kind === "opened" && !struck.has(entry.seq))
+      state = { ...state, opened: [...new Set([...state.opened, entry.payload.access])] };
+    else if (entry.kind === "closed" && !struck.has(entry.seq))
+      state = { ...state, opened: state.opened.filter((one) => one !== entry.payload.access) };
+  }
+  return state;
+}
+
+function plugFactsOf(entries: readonly Entry[]): PlugFacts {
+  const benchSeqs = new Set(ofKind(entries, "bench-state").map(({ seq }) => seq));
+  const isAboutPlug = (entry: Entry): boolean =>
+    (entry.kind === "bench-state" && PLUG_EVENTS.has(entry.payload.event)) ||
+    ((entry.kind === "struck" || entry.kind === "restored") && benchSeqs.has(entry.payload.seq));
+  const lastSeqBy: Record<string, number> = {};
+  for (const { by, seq } of entries) lastSeqBy[by] = seq;
+  return { plugSeq: entries.filter(isAboutPlug).at(-1)?.seq ?? 0, lastSeqBy };
+}
+
+function readingsOf(standing: readonly Entry[]): Pick<JobView, "readings" | "deadChecks" | "evidence"> {
+  const all = ofKind(standing, "reading").map((entry) => ({ ...entry.payload, ...placed(entry) }));
+  const readings = all.filter((one): one is ToolReading & Placed => one.of === "tool");
+  const checks = all.filter((one): one is DeadCheckReading & Placed => one.of === "dead-check");
+  return {
+    readings,
+    deadChecks: latestBy(checks, ({ checkId }) => checkId),
+    evidence: readings.flatMap(({ seq, finding }) => finding.evidence.map((one) => ({ ...one, seq }))),
+  };
+}
+
+function platesOf(standing: readonly Entry[]): Pick<JobView, "plate" | "capacitors"> {
+  const all = ofKind(standing, "nameplate").map((entry) => ({ ...entry.payload, ...placed(entry) }));
+  return {
+    plate: all.filter((one): one is MotorPlate & Placed => one.plate === "motor").at(-1) ?? null,
+    capacitors: latestBy(
+      all.filter((one): one is CapacitorPlate & Placed => one.plate === "capacitor"),
+      ({ id }) => id,
+    ),
+  };
+}
+
+/** Entries in order to what the job says now. Pure; the same entries always give the same view. */
+export function reduceJob(jobId: number, entries: readonly Entry[], ground: JobGround): JobView {
+  const struck = struckSeqs(entries);
+  const standing = entries.filter(({ seq }) => !struck.has(seq));
+  const takenIn = lastOf(standing, "taken-in");
+  const complaint = lastOf(standing, "complaint");
+  const machine = benchMachineOf(takenIn?.payload ?? null, ground.families);
+  return {
+    jobId,
+    seq: entries.at(-1)?.seq ?? 0,
+    takenIn: takenIn ? { ...takenIn.payload, ...placed(takenIn) } : null,
+    complaint: complaint ? { ...complaint.payload, ...placed(complaint) } : null,
+    ...platesOf(standing),
+    machine,
+    bench: benchOf(entries, struck, machine, ground.limits),
+    plugFacts: plugFactsOf(entries),
+    ...readingsOf(standing),
+    questions: latestBy(
+      ofKind(standing, "owner-answer").map((entry) => ({ ...entry.payload, ...placed(entry) })),
+      ({ question }) => question,
+    ).filter(({ answer }) => answer === "asked"),
+    timers: ofKind(standing, "timer-started").map((entry) => ({ ...entry.payload, ...placed(entry) })),
+    followUps: ofKind(standing, "follow-up").map((entry) => ({ ...entry.payload, ...placed(entry) })),
+    ledger: entries.map(
+      (entry) =>
+        ({
+          ...placed(entry),
+          stage: entry.stage,
+          isStruck: struck.has(entry.seq),
+          kind: entry.kind,
+          payload: entry.payload,
+        }) as LedgerLine,
+    ),
+  };
+}

@@ -1,0 +1,121 @@
+import { limitOf } from "../knowledge/resolve-limits";
+import type { Limits } from "../knowledge/types";
+import {
+  type Farads,
+  type Joules,
+  joules,
+  type Ohms,
+  type Seconds,
+  seconds,
+  type Volts,
+  volts,
+  type Watts,
+  watts,
+} from "../quantity/units";
+
+/** Schools of draining a capacitor; the default is named in docs/decisions/0005. */
+export const DISCHARGE_SCHOOLS = ["resistor-then-short", "resistor-only", "insulated-short"] as const;
+export type DischargeSchool = (typeof DISCHARGE_SCHOOLS)[number];
+
+/** The part to be drained, as its marking tells. */
+export interface ChargedPart {
+  readonly voltsAc?: Volts | undefined;
+  /** Largest capacitance the marking allows, all sections together. */
+  readonly capacitance: Farads;
+  readonly dielectric: "film" | "electrolytic" | "not-known";
+}
+
+export interface DischargePlan {
+  readonly kind: "plan";
+  /** Volts it may stand at: √2 times its own marked AC volts, else √2 × factor × supply. */
+  readonly startVolts: Volts;
+  readonly startFrom: "mark" | "supply";
+  readonly capacitance: Farads;
+  /** Energy it may hold. */
+  readonly energy: Joules;
+  /** Time through the resistor down to the safe voltage. */
+  readonly time: Seconds;
+  readonly safeVolts: Volts;
+  /** First instant's power in the resistor. */
+  readonly peakPower: Watts;
+  /** Volts that may creep back. */
+  readonly rebound: Volts;
+  /** Whether the school of shorting it at once is let pass for this part. */
+  readonly mayShortFirst: boolean;
+  readonly dielectric: ChargedPart["dielectric"];
+}
+
+/** A part that is passed on: no time is shown for it. */
+export interface DischargeReferral {
+  readonly kind: "refer";
+  readonly because: "above-marked-volts";
+  readonly markedVolts: Volts;
+  readonly limit: Volts;
+}
+
+/**
+ * Highest voltage a motor capacitor may be left at, volts.
+ * √2 × its own marked AC volts; unmarked, √2 × 1.8 × supply, since a running winding lifts it above the supply.
+ * Source: physics, shop-practice.
+ * @example startVoltage(450, 230, 1.8) // 636.4
+ */
+export function startVoltage(
+  markedVoltsAc: number | undefined,
+  supplyVolts: number,
+  unmarkedFactor: number,
+): Volts {
+  return volts(Math.SQRT2 * (markedVoltsAc ?? unmarkedFactor * supplyVolts));
+}
+
+/**
+ * Time to drain through a resistor, seconds: t = R·C·ln(V0/Vsafe); 0 when it starts at or below the safe voltage.
+ * Source: physics.
+ * @example drainTime(ohms(15000), farads(200e-6), volts(325), volts(5)) // 12.5
+ */
+export function drainTime(resistance: Ohms, capacitance: Farads, from: Volts, to: Volts): Seconds {
+  return seconds(from <= to ? 0 : resistance * capacitance * Math.log(from / to));
+}
+
+/**
+ * How to drain one capacitor, worked out from its own marking and the resistor at hand.
+ * @returns a referral, with no time, for parts marked above the limit (600 V AC): do not touch.
+ */
+export function planDischarge(
+  part: ChargedPart,
+  resistance: Ohms,
+  supplyVolts: Volts,
+  limits: Limits,
+): DischargePlan | DischargeReferral {
+  const refer = limitOf(limits, "capacitor-marked-volts-refer");
+  if (part.voltsAc !== undefined && part.voltsAc > refer.value)
+    return {
+      kind: "refer",
+      because: "above-marked-volts",
+      markedVolts: part.voltsAc,
+      limit: volts(refer.value),
+    };
+  const start = startVoltage(
+    part.voltsAc,
+    supplyVolts,
+    limitOf(limits, "unmarked-capacitor-volts-factor").value,
+  );
+  const safe = volts(limitOf(limits, "safe-to-work-volts").value);
+  const energy = joules(0.5 * part.capacitance * start * start);
+  const reboundShare = limitOf(
+    limits,
+    part.dielectric === "film" ? "rebound-film" : "rebound-electrolytic",
+  ).value;
+  return {
+    kind: "plan",
+    startVolts: start,
+    startFrom: part.voltsAc === undefined ? "supply" : "mark",
+    capacitance: part.capacitance,
+    energy,
+    time: drainTime(resistance, part.capacitance, start, safe),
+    safeVolts: safe,
+    peakPower: watts((start * start) / resistance),
+    rebound: volts(start * reboundShare),
+    mayShortFirst: energy <= limitOf(limits, "short-energy-max").value,
+    dielectric: part.dielectric,
+  };
+}

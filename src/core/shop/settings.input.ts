@@ -1,0 +1,87 @@
+import * as yup from "yup";
+import { readingField } from "../quantity/reading.input";
+import { DISCHARGE_SCHOOLS } from "../safety/discharge";
+import { finiteNumber, strictObject } from "../validate";
+
+function isZone(zone: string | undefined): boolean {
+  try {
+    return new Intl.DateTimeFormat("en", { timeZone: zone }).resolvedOptions().timeZone !== "";
+  } catch {
+    return false;
+  }
+}
+
+function isCurrency(code: string | undefined): boolean {
+  return code !== undefined && /^[A-Z]{3}$/.test(code) && Intl.supportedValuesOf("currency").includes(code);
+}
+
+const instrument = strictObject({
+  id: yup.string().label("Instrument id").required().max(60),
+  label: yup.string().label("Instrument").required().max(60),
+  quantity: yup
+    .string()
+    .label("It reads")
+    .oneOf(["capacitance", "resistance", "insulation", "voltage"] as const)
+    .required(),
+  upTo: yup.string().required().max(20).label("Range up to"),
+  percent: finiteNumber().label("Percent of reading").required().min(0).max(50),
+  counts: finiteNumber().label("Counts").required().min(0).max(1000),
+  resolution: yup.string().required().max(20).label("Last digit"),
+  mode: yup
+    .string()
+    .oneOf(["ramp", "series"] as const)
+    .required(),
+});
+
+/** The text fields of an instrument are read in the quantity it measures. */
+const instruments = yup
+  .array(instrument.required())
+  .label("Instruments")
+  .required()
+  .max(40)
+  .test({
+    name: "ranges",
+    test: (rows, context) => {
+      for (const [index, row] of (rows ?? []).entries()) {
+        for (const [key, label] of [
+          ["upTo", "Range up to"],
+          ["resolution", "Last digit"],
+        ] as const) {
+          const field = readingField(row.quantity, label);
+          try {
+            field.validateSync(row[key], { strict: true });
+          } catch (error) {
+            const message = yup.ValidationError.isError(error) ? error.message : String(error);
+            return context.createError({
+              path: `${context.path}[${index}].${key}`,
+              message,
+              params: { code: "reading/unreadable", originalValue: row[key] },
+            });
+          }
+        }
+      }
+      return true;
+    },
+  });
+
+export const settingsSchema = strictObject({
+  shopName: yup.string().label("Name of the shop").required().max(60),
+  region: yup.string().label("Region").required().max(60),
+  volts: finiteNumber().label("Supply volts").required().min(10).max(500),
+  hertz: finiteNumber().label("Supply hertz").required().min(10).max(400),
+  zone: yup.string().label("Time zone").required().test({
+    name: "zone",
+    message: "Time zone is not known: write it as Area/City, such as Europe/Lisbon.",
+    test: isZone,
+  }),
+  currency: yup.string().label("Currency").required().test({
+    name: "currency",
+    message: "Currency is not known: write its three letters, such as EUR.",
+    test: isCurrency,
+  }),
+  labourRateMinor: yup.number().label("Labour rate").required().integer().min(0).max(1e8),
+  instruments,
+  kit: yup.array(yup.string().required().max(60)).label("Kit").required().max(60),
+  dischargeSchool: yup.string().label("Way of draining").oneOf(DISCHARGE_SCHOOLS).required(),
+  limits: yup.object().label("Own limits").required(),
+});
