@@ -1,0 +1,83 @@
+import { sql } from "drizzle-orm";
+import {
+  check,
+  doublePrecision,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uuid,
+} from "drizzle-orm/pg-core";
+
+const instant = (name: string) => timestamp(name, { withTimezone: true, mode: "string" });
+
+/** A job is nothing but its number and when it began: all else is in its entries. */
+export const jobs = pgTable("jobs", {
+  id: integer("id").primaryKey().generatedByDefaultAsIdentity({ startWith: 101 }),
+  createdAt: instant("created_at").notNull(),
+  createdBy: text("created_by").notNull(),
+});
+
+/** The log of each job. Rows are added, never changed. */
+export const entries = pgTable(
+  "entries",
+  {
+    entryId: uuid("entry_id").notNull().unique("entries_entry_id_once"),
+    jobId: integer("job_id")
+      .notNull()
+      .references(() => jobs.id),
+    seq: integer("seq").notNull(),
+    kind: text("kind").notNull(),
+    kindVersion: integer("kind_version").notNull(),
+    stage: text("stage").notNull(),
+    payload: jsonb("payload").notNull(),
+    shown: jsonb("shown"),
+    knowledgeVersion: text("knowledge_version").notNull(),
+    settingsVersion: integer("settings_version").notNull(),
+    at: instant("at").notNull(),
+    by: text("by").notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.jobId, table.seq] }),
+    index("entries_kind").on(table.kind, table.jobId),
+    check("entries_seq_from_one", sql`${table.seq} >= 1`),
+    check("entries_version_from_one", sql`${table.kindVersion} >= 1`),
+    check("entries_payload_is_object", sql`jsonb_typeof(${table.payload}) = 'object'`),
+  ],
+);
+
+/** A reading taken with a tool that stands on its own. Rows are added, never changed. */
+export const looseReadings = pgTable("loose_readings", {
+  id: uuid("id").primaryKey(),
+  toolId: text("tool_id").notNull(),
+  input: jsonb("input").notNull(),
+  finding: jsonb("finding").notNull(),
+  /** The first number of the finding, so that readings can be compared in the database. */
+  value: doublePrecision("value"),
+  knowledgeVersion: text("knowledge_version").notNull(),
+  at: instant("at").notNull(),
+  by: text("by").notNull(),
+});
+
+/** Kept apart from the log so that a contact can be taken out without touching a job. */
+export const owners = pgTable("owners", {
+  id: integer("id").primaryKey().generatedByDefaultAsIdentity(),
+  name: text("name").notNull(),
+  contact: text("contact").notNull(),
+  version: integer("version").notNull().default(1),
+});
+
+/** One row: what the shop has set for itself. */
+export const settings = pgTable(
+  "settings",
+  {
+    id: integer("id").primaryKey(),
+    value: jsonb("value").notNull(),
+    version: integer("version").notNull(),
+    changedAt: instant("changed_at").notNull(),
+  },
+  (table) => [check("settings_one_row", sql`${table.id} = 1`)],
+);

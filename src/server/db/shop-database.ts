@@ -1,0 +1,36 @@
+import { resolve } from "node:path";
+import { type OpenDatabase, openFolder, openServer } from "./connect";
+
+/** On globalThis, since `astro dev` loads modules again and two openings of one folder would ruin it. */
+const holder = globalThis as { goodSpindleDatabase?: Promise<OpenDatabase> };
+
+export function dataFolder(): string {
+  return resolve(process.env["GOOD_SPINDLE_DATA"] ?? "data");
+}
+
+function open(): Promise<OpenDatabase> {
+  const url = process.env["DATABASE_URL"];
+  if (url) return openServer(url);
+  const address = `${process.env["HOST"] ?? "127.0.0.1"}:${process.env["PORT"] ?? "4321"}`;
+  return openFolder(dataFolder(), `process ${process.pid} (serving ${address})`);
+}
+
+/** The one database of this process; opened at the first call. */
+export function shopDatabase(): Promise<OpenDatabase> {
+  if (!holder.goodSpindleDatabase) {
+    holder.goodSpindleDatabase = open();
+    for (const signal of ["SIGINT", "SIGTERM"] as const) process.once(signal, () => void closeAndExit());
+  }
+  return holder.goodSpindleDatabase;
+}
+
+/** Tests hand in their own. */
+export function useDatabase(database: OpenDatabase): void {
+  holder.goodSpindleDatabase = Promise.resolve(database);
+}
+
+async function closeAndExit(): Promise<void> {
+  const database = await holder.goodSpindleDatabase;
+  await database?.close();
+  process.exit(0);
+}

@@ -1,0 +1,75 @@
+import * as yup from "yup";
+import { strictObject } from "@/core/validate";
+
+const seqRow = yup.object({
+  seq: yup.number().integer().min(1).required(),
+  at: yup.string().required(),
+  by: yup.string().required(),
+});
+const rows = () => yup.array(seqRow.required()).required();
+
+/** Schema of a JobView on the wire. */
+export const jobViewAnswer = strictObject({
+  jobId: yup.number().integer().required(),
+  seq: yup.number().integer().min(0).required(),
+  takenIn: seqRow.nullable().defined(),
+  plate: seqRow.nullable().defined(),
+  capacitors: rows(),
+  complaint: seqRow.nullable().defined(),
+  machine: strictObject({
+    connection: yup.string().required(),
+    stores: yup.array(yup.string().required()).required(),
+  }).required(),
+  bench: yup
+    .object({
+      plug: yup.string().oneOf(["not-known", "plugged-in", "unplugged", "isolated"]).required(),
+      stored: yup
+        .array(yup.object({ id: yup.string().required(), at: yup.string().required() }).required())
+        .required(),
+      nothingStores: yup.boolean().required(),
+    })
+    .required(),
+  plugFacts: strictObject({
+    plugSeq: yup.number().integer().min(0).required(),
+    lastSeqBy: yup.object().required(),
+  }).required(),
+  deadChecks: rows(),
+  readings: rows(),
+  evidence: yup
+    .array(
+      yup
+        .object({
+          moveId: yup.string().required(),
+          outcomeId: yup.string().required(),
+          seq: yup.number().required(),
+        })
+        .required(),
+    )
+    .required(),
+  questions: rows(),
+  timers: rows(),
+  followUps: rows(),
+  ledger: yup
+    .array(
+      yup
+        .object({
+          seq: yup.number().required(),
+          kind: yup.string().required(),
+          isStruck: yup.boolean().required(),
+        })
+        .required(),
+    )
+    .required(),
+});
+
+/** Path parameter that is a job's number. */
+export const jobParams = strictObject({
+  id: yup
+    .string()
+    .label("Job number")
+    .required()
+    .matches(
+      /^[1-9]\d{0,8}$/,
+      ({ value }) => `There is no job "${String(value)}": a job number is a whole number such as 118.`,
+    ),
+});

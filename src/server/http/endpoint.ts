@@ -1,0 +1,51 @@
+import type { APIContext, APIRoute } from "astro";
+import type { InferType, Schema } from "yup";
+import type { Result } from "@/core/result";
+import { parseWith } from "@/core/validate";
+import { jsonBody } from "./body";
+import { problem, statusOf } from "./problem";
+
+interface Asked<P, B> {
+  readonly params: P;
+  readonly body: B;
+  readonly context: APIContext;
+}
+
+interface EndpointDefinition<P extends Schema, B extends Schema, R extends Schema> {
+  readonly params?: P;
+  readonly body?: B;
+  /** What a success looks like; server tests hold every answer against it. */
+  readonly response: R;
+  handle(asked: Asked<InferType<P>, InferType<B>>): Promise<Result<InferType<R>>>;
+}
+
+/** A route that also shows the shape of its answers. */
+export type Endpoint<R extends Schema = Schema> = APIRoute & { readonly response: R };
+
+const BODY_STATUS: Readonly<Record<string, number>> = { "body/too-large": 413, "body/not-json": 400 };
+
+/** The one way to make an endpoint: size limit, JSON, schema, service, answer. */
+export function defineEndpoint<P extends Schema, B extends Schema, R extends Schema>(
+  definition: EndpointDefinition<P, B, R>,
+): Endpoint<R> {
+  const route: APIRoute = async (context) => {
+    const params = definition.params ? parseWith(definition.params, { ...context.params }) : undefined;
+    if (params && !params.ok) return problem(404, params.issues);
+    let body: InferType<B> | undefined;
+    if (definition.body) {
+      const json = await jsonBody(context.request);
+      if (!json.ok) return problem(BODY_STATUS[json.issues[0]?.code ?? ""] ?? 400, json.issues);
+      const parsed = parseWith(definition.body, json.value);
+      if (!parsed.ok) return problem(422, parsed.issues);
+      body = parsed.value;
+    }
+    const result = await definition.handle({
+      params: params?.value as InferType<P>,
+      body: body as InferType<B>,
+      context,
+    });
+    if (!result.ok) return problem(statusOf(result.issues), result.issues);
+    return Response.json(result.value, { headers: { "cache-control": "no-store" } });
+  };
+  return Object.assign(route, { response: definition.response });
+}

@@ -1,0 +1,41 @@
+const SAFE_METHODS: ReadonlySet<string> = new Set(["GET", "HEAD", "OPTIONS"]);
+const OWN_SITE: ReadonlySet<string> = new Set(["same-origin", "none"]);
+
+/** Names this server answers to: itself, and what `--host` added. Anything else is a rebinding attempt. */
+export function allowedHosts(port: string, extra: string | undefined): ReadonlySet<string> {
+  const names = [
+    "127.0.0.1",
+    "localhost",
+    "[::1]",
+    ...(extra ?? "").split(",").filter((name) => name !== ""),
+  ];
+  return new Set(names.flatMap((name) => (port === "80" ? [name, `${name}:80`] : [`${name}:${port}`])));
+}
+
+/** Why a request is refused before anything reads it, or undefined. */
+export function originRefusal(
+  request: Request,
+  hosts: ReadonlySet<string>,
+): { readonly code: string; readonly message: string } | undefined {
+  const host = request.headers.get("host") ?? "";
+  if (!hosts.has(host))
+    return {
+      code: "origin/unknown-host",
+      message: `This server does not answer to the name "${host}". It answers to ${[...hosts].join(", ")}.`,
+    };
+  if (SAFE_METHODS.has(request.method)) return undefined;
+  const site = request.headers.get("sec-fetch-site");
+  const origin = request.headers.get("origin");
+  const isForeign =
+    (site !== null && !OWN_SITE.has(site)) || (origin !== null && originHost(origin) !== host);
+  if (isForeign)
+    return {
+      code: "origin/foreign",
+      message: `Writes are taken from this shop's own pages only, not from "${origin ?? site}".`,
+    };
+  return undefined;
+}
+
+function originHost(origin: string): string | undefined {
+  return URL.canParse(origin) ? new URL(origin).host : undefined;
+}

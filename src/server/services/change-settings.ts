@@ -1,0 +1,29 @@
+import { resolveLimits } from "@/core/knowledge/resolve-limits";
+import { at, fail, issue, ok, type Result } from "@/core/result";
+import type { Settings } from "@/core/shop/settings";
+import { readSettings, type StoredSettings, writeSettings } from "@/server/repositories/settings";
+import type { Ground } from "./ground";
+
+/** Stores the shop's settings, unless someone else changed them since `version`. */
+export async function changeSettings(
+  value: Settings,
+  version: number,
+  now: string,
+  ground: Ground,
+): Promise<Result<StoredSettings>> {
+  if (!ground.knowledge.regions.some(({ id }) => id === value.region))
+    return fail(
+      issue("value.region", "not-found/region", `There is no region "${value.region}".`, value.region),
+    );
+  const limits = resolveLimits(ground.knowledge, value.limits);
+  if (!limits.ok) return fail(...at("value.limits", limits.issues));
+  if (await writeSettings(ground.db, value, version, now)) return ok(await readSettings(ground.db));
+  return fail(
+    issue(
+      "version",
+      "stale/settings",
+      "The settings were changed on another device meanwhile: what you typed is kept; load the page again and compare.",
+      version,
+    ),
+  );
+}

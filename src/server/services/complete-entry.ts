@@ -1,0 +1,245 @@
+import type { DeadCheckReading, NewEntry } from "@/core/job/entry";
+import type { JobView } from "@/core/job/reduce";
+import type { BenchNeed, StoreId } from "@/core/knowledge/types";
+import { parseCapacitorMark } from "@/core/markings/capacitor";
+import { parseReading } from "@/core/quantity/parse-reading";
+import type { Reading } from "@/core/quantity/reading";
+import { readingOf } from "@/core/quantity/reading.input";
+import { at, fail, issue, ok, type Result } from "@/core/result";
+import { applyBenchEvent, type BenchEvent } from "@/core/safety/bench-state";
+import { judgeDeadCheck } from "@/core/safety/dead-checks";
+import type { Executor } from "@/server/db/executor";
+import { looseReading } from "@/server/repositories/loose-readings";
+import type { Ground } from "./ground";
+import { runTool } from "./run-tool";
+
+/** The posted form of the kinds that the server completes; the rest are posted as they are kept. */
+export type Draft =
+  | { readonly kind: "reading"; readonly payload: ToolDraft | LooseDraft | CheckDraft }
+  | { readonly kind: "bench-state"; readonly payload: BenchDraft }
+  | Exclude<NewEntry, { kind: "reading" | "bench-state" }>;
+
+interface ToolDraft {
+  readonly of: "tool";
+  readonly toolId: string;
+  readonly moveId: string;
+  readonly input: Readonly<Record<string, unknown>>;
+  readonly taken: "now" | "afterwards";
+}
+interface LooseDraft {
+  readonly of: "loose";
+  readonly looseReadingId: string;
+  readonly moveId: string;
+}
+interface CheckDraft {
+  readonly of: "dead-check";
+  readonly checkId: string;
+  readonly entered: string;
+  readonly taken: "now" | "afterwards";
+}
+type BenchDraft =
+  | Exclude<BenchEvent, { event: "stored-volts" | "isolated" }>
+  | { readonly event: "stored-volts"; readonly id: StoreId; readonly volts: string | Reading }
+  | { readonly event: "isolated"; readonly volts: string | Reading; readonly means: string };
+
+/** An entry ready for the log, and what its move needs of the bench. */
+export interface Completed {
+  readonly entry: NewEntry;
+  readonly need: BenchNeed;
+}
+
+function plain(entry: NewEntry): Result<Completed> {
+  return ok({ entry, need: "none" });
+}
+
+function voltsOf(entered: string | Reading): Result<number> {
+  const reading = readingOf(entered, "voltage");
+  if (reading.kind === "value") return ok(reading.value);
+  return fail(
+    issue(
+      "payload.volts",
+      "bench/volts-needed",
+      "Volts read must be a number, such as 0.3: OL or nothing read proves nothing.",
+      entered,
+    ),
+  );
+}
+
+async function completeTool(draft: ToolDraft, ground: Ground): Promise<Result<Completed>> {
+  const move = ground.knowledge.moves.find(({ id }) => id === draft.moveId);
+  if (!move || move.tool !== draft.toolId) {
+    const known = ground.knowledge.moves.filter(({ tool }) => tool === draft.toolId).map(({ id }) => id);
+    return fail(
+      issue(
+        "payload.moveId",
+        "reading/no-such-move",
+        `Move "${draft.moveId}" is not one of ${known.join(", ")}.`,
+        draft.moveId,
+      ),
+    );
+  }
+  const finding = await runTool(draft.toolId, draft.input, {}, ground);
+  if (!finding.ok) return fail(...at("payload", finding.issues));
+  const { toolId, moveId, input, taken } = draft;
+  const payload = {
+    of: "tool",
+    toolId,
+    moveId,
+    input,
+    finding: finding.value,
+    taken,
+    looseReadingId: null,
+  } as const;
+  return ok({ entry: { kind: "reading", payload }, need: move.needs });
+}
+
+async function completeLoose(draft: LooseDraft, on: Executor, ground: Ground): Promise<Result<Completed>> {
+  const found = await looseReading(on, draft.looseReadingId);
+  if (!found)
+    return fail(
+      issue("payload.looseReadingId", "not-found/reading", "There is no such reading.", draft.looseReadingId),
+    );
+  const move = ground.knowledge.moves.find(({ id, tool }) => id === draft.moveId && tool === found.toolId);
+  if (!move)
+    return fail(
+      issue(
+        "payload.moveId",
+        "reading/no-such-move",
+        `Move "${draft.moveId}" does not take this reading.`,
+        draft.moveId,
+      ),
+    );
+  const { toolId, input, finding, id } = found;
+  const payload = {
+    of: "tool",
+    toolId,
+    moveId: move.id,
+    input,
+    finding,
+    taken: "afterwards",
+    looseReadingId: id,
+  } as const;
+  return ok({ entry: { kind: "reading", payload }, need: "none" });
+}
+
+const LOOKS: Readonly<Record<string, DeadCheckReading["verdict"]>> = {
+  sound: "passed",
+  damaged: "failed",
+  "not sure": "undecided",
+};
+
+function completeCheck(draft: CheckDraft, view: JobView, ground: Ground): Result<Completed> {
+  const check = ground.knowledge.deadChecks.find(({ id }) => id === draft.checkId);
+  if (!check)
+    return fail(
+      issue(
+        "payload.checkId",
+        "not-found/check",
+        `There is no dead check "${draft.checkId}".`,
+        draft.checkId,
+      ),
+    );
+  const base = { of: "dead-check", checkId: check.id, entered: draft.entered, taken: draft.taken } as const;
+  if (check.quantity === "seen") {
+    const verdict = LOOKS[draft.entered];
+    if (!verdict)
+      return fail(
+        issue(
+          "payload.entered",
+          "check/not-an-answer",
+          `"${draft.entered}" is not one of sound, damaged, not sure.`,
+          draft.entered,
+        ),
+      );
+    return ok({
+      entry: {
+        kind: "reading",
+        payload: { ...base, reading: null, verdict, limit: null, limitSource: null },
+      },
+      need: "none",
+    });
+  }
+  const parsed = parseReading(draft.entered, check.quantity, check.label);
+  if (!parsed.ok) return fail(...at("payload.entered", parsed.issues));
+  const { reading } = parsed.value;
+  const taken = view.takenIn;
+  const judged = judgeDeadCheck(
+    check,
+    reading,
+    taken?.protectionClass ?? "not-known",
+    taken?.heater === "yes",
+    ground.limits,
+  );
+  const payload = {
+    ...base,
+    reading,
+    verdict: judged.verdict,
+    limit: judged.limit ?? null,
+    limitSource: judged.limitSource ?? null,
+  };
+  return ok({ entry: { kind: "reading", payload }, need: "plug-out" });
+}
+
+function dielectricOf(view: JobView, id: StoreId): "film" | "electrolytic" | "not-known" {
+  const marked = view.capacitors.find((one) => one.id === id);
+  const parsed = marked ? parseCapacitorMark(marked.mark) : undefined;
+  return parsed?.ok ? parsed.value.dielectric : "not-known";
+}
+
+function completeBench(draft: BenchDraft, view: JobView): Result<BenchEvent> {
+  if (draft.event !== "stored-volts" && draft.event !== "isolated") return ok(draft);
+  const volts = voltsOf(draft.volts);
+  if (!volts.ok) return volts;
+  return draft.event === "isolated"
+    ? ok({ event: "isolated", volts: volts.value, means: draft.means })
+    : ok({
+        event: "stored-volts",
+        id: draft.id,
+        volts: volts.value,
+        dielectric: dielectricOf(view, draft.id),
+      });
+}
+
+function unknownIds(entry: NewEntry, ground: Ground): Result<Completed> {
+  if (entry.kind === "taken-in" && !ground.knowledge.families.some(({ id }) => id === entry.payload.family))
+    return fail(
+      issue(
+        "payload.family",
+        "not-found/family",
+        `There is no motor family "${entry.payload.family}".`,
+        entry.payload.family,
+      ),
+    );
+  if (entry.kind === "complaint") {
+    const unknown = entry.payload.signs.find((sign) => !ground.knowledge.signs.some(({ id }) => id === sign));
+    if (unknown !== undefined)
+      return fail(issue("payload.signs", "not-found/sign", `There is no sign "${unknown}".`, unknown));
+  }
+  if (entry.kind === "nameplate" && entry.payload.plate === "capacitor") {
+    const parsed = parseCapacitorMark(entry.payload.mark);
+    if (!parsed.ok) return fail(...at("payload.mark", parsed.issues));
+  }
+  return plain(entry);
+}
+
+/** A posted entry to what the log keeps: the server's own Finding counts, never the screen's preview. */
+export async function completeEntry(
+  draft: Draft,
+  view: JobView,
+  on: Executor,
+  now: string,
+  ground: Ground,
+): Promise<Result<Completed>> {
+  if (draft.kind === "reading") {
+    const { payload } = draft;
+    if (payload.of === "tool") return completeTool(payload, ground);
+    return payload.of === "loose" ? completeLoose(payload, on, ground) : completeCheck(payload, view, ground);
+  }
+  if (draft.kind === "bench-state") {
+    const event = completeBench(draft.payload, view);
+    if (!event.ok) return event;
+    const tried = applyBenchEvent(view.bench, event.value, now, view.machine, ground.limits);
+    return tried.ok ? plain({ kind: "bench-state", payload: event.value }) : tried;
+  }
+  return unknownIds(draft, ground);
+}

@@ -1,0 +1,18 @@
+import { type JobWithOwner, jobView } from "@/server/queries/jobs";
+import { shopGround } from "./ground";
+import { type ShopProps, shopProps } from "./shop-props";
+
+export interface JobPage extends JobWithOwner {
+  readonly shop: ShopProps;
+}
+
+/** What a page of a job is made from; undefined when there is no such job. */
+export async function jobPage(id: string | undefined): Promise<JobPage | undefined> {
+  if (id === undefined || !/^[1-9]\d{0,8}$/.test(id)) return undefined;
+  const ground = await shopGround();
+  const found = await jobView(ground.db, Number(id), {
+    families: ground.knowledge.families,
+    limits: ground.limits,
+  });
+  return found && { ...found, shop: shopProps(ground, new Date().toISOString()) };
+}

@@ -1,0 +1,33 @@
+import { ok, type Result } from "@/core/result";
+import {
+  keepLooseReading,
+  type LooseReading,
+  latestLooseReadings,
+} from "@/server/repositories/loose-readings";
+import type { Ground } from "./ground";
+import { runTool } from "./run-tool";
+
+/** Keeps a reading taken with a tool that stands on its own. The same id again changes nothing. */
+export async function keepLoose(
+  draft: {
+    readonly id: string;
+    readonly toolId: string;
+    readonly input: Readonly<Record<string, unknown>>;
+    readonly by: string;
+  },
+  now: string,
+  ground: Ground,
+): Promise<Result<LooseReading>> {
+  const finding = await runTool(draft.toolId, draft.input, {}, ground);
+  if (!finding.ok) return finding;
+  const reading = { ...draft, finding: finding.value, at: now };
+  await keepLooseReading(ground.db, reading);
+  return ok(reading);
+}
+
+const MOST_SHOWN = 20;
+
+/** The newest readings of a tool, for its own page. */
+export function looseReadings(toolId: string, ground: Ground): Promise<LooseReading[]> {
+  return latestLooseReadings(ground.db, toolId, MOST_SHOWN);
+}

@@ -1,0 +1,28 @@
+import { loadKnowledge } from "@/core/knowledge/load";
+import type { Knowledge } from "@/core/knowledge/types";
+import aliases from "@/knowledge/aliases.json";
+import deadChecks from "@/knowledge/deadChecks.json";
+import families from "@/knowledge/families.json";
+import kit from "@/knowledge/kit.json";
+import limits from "@/knowledge/limits.json";
+import moves from "@/knowledge/moves.json";
+import regions from "@/knowledge/regions.json";
+import signs from "@/knowledge/signs.json";
+import sources from "@/knowledge/sources.json";
+
+export const RAW_KNOWLEDGE = { aliases, deadChecks, families, kit, limits, moves, regions, signs, sources };
+
+let loaded: Knowledge | undefined;
+
+/** The knowledge this program ships with. A fault in it stops the program at start, with every problem named. */
+export function shopKnowledge(): Knowledge {
+  if (!loaded) {
+    const result = loadKnowledge(RAW_KNOWLEDGE);
+    if (!result.ok)
+      throw new Error(
+        `The knowledge does not fit:\n${result.issues.map(({ message }) => message).join("\n")}`,
+      );
+    loaded = result.value;
+  }
+  return loaded;
+}

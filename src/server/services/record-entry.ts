@@ -1,0 +1,107 @@
+import type { Entry } from "@/core/job/entry";
+import { guardEntry } from "@/core/job/guards";
+import { type JobView, reduceJob } from "@/core/job/reduce";
+import { fail, issue, ok, type Result } from "@/core/result";
+import type { Watch } from "@/core/safety/bench-state";
+import type { Executor } from "@/server/db/executor";
+import { appendEntry, entriesOf, entryById } from "@/server/repositories/entries";
+import { lockJob } from "@/server/repositories/jobs";
+import { completeEntry, type Draft } from "./complete-entry";
+import type { Ground } from "./ground";
+
+/** Body of POST /api/jobs/{id}/entries, after it was parsed. */
+export type EntryDraft = Draft & {
+  readonly entryId: string;
+  readonly expectedSeq: number;
+  readonly stage: Entry["stage"];
+  readonly by: string;
+  readonly shown?: unknown;
+  readonly watch?: Watch | undefined;
+};
+
+function viewOf(jobId: number, entries: readonly Entry[], ground: Ground): JobView {
+  return reduceJob(jobId, entries, { families: ground.knowledge.families, limits: ground.limits });
+}
+
+export function noSuchJob(jobId: number | string) {
+  return fail(issue("id", "not-found/job", `There is no job ${jobId}.`, jobId));
+}
+
+function stale(jobId: number, entries: readonly Entry[], draft: EntryDraft) {
+  const since = entries.filter(({ seq }) => seq > draft.expectedSeq);
+  const told = since.map(({ seq, kind, by }) => `line ${seq} (${kind}) by ${by}`).join(", ");
+  const message =
+    since.length > 0
+      ? `Job ${jobId} went on while you typed: ${told}. What you typed is kept: look, then keep it again.`
+      : `Job ${jobId} has ${entries.length} lines, not ${draft.expectedSeq}: load it again.`;
+  return fail(issue("expectedSeq", "stale/sequence", message, draft.expectedSeq));
+}
+
+/** The answer to a request that was sent twice: what the first one did. */
+async function repeated(
+  on: Executor,
+  jobId: number,
+  draft: EntryDraft,
+  ground: Ground,
+): Promise<Result<JobView> | undefined> {
+  const known = await entryById(on, draft.entryId);
+  if (!known) return undefined;
+  if (known.jobId !== jobId || known.kind !== draft.kind)
+    return fail(
+      issue(
+        "entryId",
+        "stale/entry-id",
+        `entryId ${draft.entryId} was used for another entry: make a new one.`,
+        draft.entryId,
+      ),
+    );
+  return ok(viewOf(jobId, await entriesOf(on, jobId), ground));
+}
+
+/**
+ * Appends one entry to a job's log: completed, guarded, in one transaction.
+ * The same `entryId` again changes nothing and answers as the first time did.
+ */
+export function recordEntry(
+  jobId: number,
+  draft: EntryDraft,
+  now: string,
+  ground: Ground,
+): Promise<Result<JobView>> {
+  return ground.db.transaction((tx) => recordWithin(tx, jobId, draft, now, ground));
+}
+
+/** The same, inside a transaction that the caller has open. */
+export async function recordWithin(
+  tx: Executor,
+  jobId: number,
+  draft: EntryDraft,
+  now: string,
+  ground: Ground,
+): Promise<Result<JobView>> {
+  if (!(await lockJob(tx, jobId))) return noSuchJob(jobId);
+  const before = await repeated(tx, jobId, draft, ground);
+  if (before) return before;
+  const entries = await entriesOf(tx, jobId);
+  if (entries.length !== draft.expectedSeq) return stale(jobId, entries, draft);
+  const view = viewOf(jobId, entries, ground);
+  const completed = await completeEntry(draft, view, tx, now, ground);
+  if (!completed.ok) return completed;
+  const { entry, need } = completed.value;
+  const { watch, by } = draft;
+  const refused = guardEntry(view, entries, entry, { by, now, watch, need, limits: ground.limits });
+  if (refused.length > 0) return fail(...refused);
+  const place = {
+    entryId: draft.entryId,
+    jobId,
+    seq: entries.length + 1,
+    stage: draft.stage,
+    shown: draft.shown ?? null,
+    knowledgeVersion: ground.knowledge.version,
+    settingsVersion: ground.settings.version,
+    at: now,
+    by,
+  };
+  const appended = await appendEntry(tx, place, entry);
+  return ok(viewOf(jobId, [...entries, appended], ground));
+}

@@ -1,0 +1,71 @@
+import { createHash } from "node:crypto";
+import { TZDate } from "@date-fns/tz";
+import { addDays, addMinutes, format, subDays } from "date-fns";
+import { TERN_QUAY } from "@/demo/shop";
+import { STORIES } from "@/demo/stories";
+import type { Story, StoryLine } from "@/demo/story";
+import { writeSettings } from "@/server/repositories/settings";
+import { type Ground, groundOn } from "./ground";
+import { type EntryDraft, recordEntry } from "./record-entry";
+import { takeIn } from "./take-in";
+
+const OPENING_HOUR = 9;
+
+/** The last opening hour of the shop that is not in the future. */
+export function lastOpening(now: Date, zone: string): Date {
+  const local = new TZDate(now, zone);
+  const opening = new TZDate(local.getFullYear(), local.getMonth(), local.getDate(), OPENING_HOUR, zone);
+  return opening.getTime() <= now.getTime() ? opening : subDays(opening, 1);
+}
+
+/** Ids that depend on the story only, so that the demo is the same shop every time. */
+function storyId(seed: number, step: number): string {
+  const hex = createHash("sha256").update(`tern-quay:${seed}:${step}`).digest("hex");
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-a${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
+}
+
+function withDay(payload: StoryLine["payload"], anchor: Date, zone: string): StoryLine["payload"] {
+  const day = /^ANCHOR(?:\+(\d+))?$/.exec(String(payload["onDay"] ?? ""));
+  return day
+    ? { ...payload, onDay: format(addDays(new TZDate(anchor, zone), Number(day[1] ?? 0)), "yyyy-MM-dd") }
+    : payload;
+}
+
+async function seedStory(story: Story, anchor: Date, ground: Ground): Promise<void> {
+  const { seed, by, owner, takenIn, complaint, plate } = story;
+  const instant = (minute: number): string => addMinutes(anchor, minute).toISOString();
+  const made = await takeIn(
+    { entryId: storyId(seed, 0), by, owner, takenIn, complaint, plate },
+    instant(story.minute),
+    ground,
+  );
+  if (!made.ok) throw new Error(`demo story ${seed}: ${made.issues.map(({ message }) => message).join(" ")}`);
+  let seq = 1 + (complaint ? 1 : 0) + (plate ? 1 : 0);
+  for (const [index, line] of story.lines.entries()) {
+    const at = instant(line.minute);
+    const payload = withDay(line.payload, anchor, ground.settings.value.zone);
+    const watch = { settledSeq: seq, touchedAt: at };
+    const draft = {
+      entryId: storyId(seed, index + 1),
+      expectedSeq: seq,
+      kind: line.kind,
+      stage: line.stage,
+      payload,
+      by,
+      watch,
+    };
+    const kept = await recordEntry(made.value, draft as EntryDraft, at, ground);
+    if (!kept.ok)
+      throw new Error(
+        `demo story ${seed}, line ${index + 1}: ${kept.issues.map(({ message }) => message).join(" ")}`,
+      );
+    seq = kept.value.seq;
+  }
+}
+
+/** Fills an empty database with the demo shop. Every line passes the same checks as one typed at the bench. */
+export async function seedDemo(ground: Ground, anchor: Date): Promise<void> {
+  await writeSettings(ground.db, TERN_QUAY, 0, anchor.toISOString());
+  const shop = await groundOn(ground.db);
+  for (const story of STORIES) await seedStory(story, anchor, shop);
+}

@@ -1,0 +1,47 @@
+import { TERN_QUAY } from "@/demo/shop";
+import type { OpenDatabase } from "@/server/db/connect";
+import { FolderInUse } from "@/server/db/lock";
+import { shopDatabase } from "@/server/db/shop-database";
+import { countJobs } from "@/server/queries/jobs";
+import { accessCode, needsAccess } from "./access";
+import { groundOn } from "./ground";
+import { lastOpening, seedDemo } from "./seed-demo";
+
+export interface StartedShop {
+  readonly engine: string;
+  readonly jobs: number;
+}
+
+let started: Promise<StartedShop> | undefined;
+
+function anchorDate(): Date {
+  const given = process.env["GOOD_SPINDLE_ANCHOR"];
+  return given ? new Date(given) : lastOpening(new Date(), TERN_QUAY.zone);
+}
+
+/** A folder that another process has open ends this process with that one sentence. */
+async function openOrEnd(): Promise<OpenDatabase> {
+  try {
+    return await shopDatabase();
+  } catch (error) {
+    if (!(error instanceof FolderInUse)) throw error;
+    console.error(error.message);
+    process.exit(3);
+  }
+}
+
+async function start(): Promise<StartedShop> {
+  const { db, engine } = await openOrEnd();
+  if (needsAccess()) accessCode();
+  const ground = await groundOn(db);
+  // Seeded once: a shop that has set anything, or has a job, is never touched.
+  const isUntouched = ground.settings.version === 0 && (await countJobs(db)) === 0;
+  if (isUntouched && process.env["GOOD_SPINDLE_SEED"] === "demo") await seedDemo(ground, anchorDate());
+  return { engine, jobs: await countJobs(db) };
+}
+
+/** Opens, migrates and, on request, seeds; once in the life of the process. */
+export function startShop(): Promise<StartedShop> {
+  started ??= start();
+  return started;
+}

@@ -1,0 +1,84 @@
+import { randomUUID } from "node:crypto";
+import type { Complaint, MotorPlate, TakenIn } from "@/core/job/entry";
+import { at, fail, type Issue, issue, ok, type Result } from "@/core/result";
+import type { Executor } from "@/server/db/executor";
+import { entriesOf, entryById } from "@/server/repositories/entries";
+import { createJob, createOwner } from "@/server/repositories/jobs";
+import type { Draft } from "./complete-entry";
+import type { Ground } from "./ground";
+import { recordWithin } from "./record-entry";
+
+/** Body of POST /api/jobs. */
+export interface TakeInDraft {
+  /** Becomes the id of the first entry, so that a request sent twice makes one job. */
+  readonly entryId: string;
+  readonly by: string;
+  readonly takenIn: Omit<TakenIn, "ownerId">;
+  readonly owner: { readonly name: string; readonly contact: string } | null;
+  readonly complaint: Complaint | null;
+  readonly plate: MotorPlate | null;
+}
+
+class Refused extends Error {
+  constructor(readonly issues: readonly Issue[]) {
+    super("take-in refused");
+  }
+}
+
+async function jobMadeBefore(tx: Executor, entryId: string): Promise<Result<number> | undefined> {
+  const known = await entryById(tx, entryId);
+  if (!known) return undefined;
+  const first = (await entriesOf(tx, known.jobId))[0];
+  return first?.entryId === entryId && first.kind === "taken-in"
+    ? ok(known.jobId)
+    : fail(
+        issue(
+          "entryId",
+          "stale/entry-id",
+          `entryId ${entryId} was used for another entry: make a new one.`,
+          entryId,
+        ),
+      );
+}
+
+async function takeInWithin(tx: Executor, draft: TakeInDraft, now: string, ground: Ground): Promise<number> {
+  const { by } = draft;
+  const jobId = await createJob(tx, now, by);
+  const ownerId = draft.owner ? await createOwner(tx, draft.owner.name, draft.owner.contact) : null;
+  let seq = 0;
+  const record = async (path: string, entryId: string, entry: Draft): Promise<void> => {
+    const kept = await recordWithin(
+      tx,
+      jobId,
+      { ...entry, entryId, expectedSeq: seq, stage: "take-in", by },
+      now,
+      ground,
+    );
+    if (!kept.ok)
+      throw new Refused(
+        at(
+          path,
+          kept.issues.map((one) => ({ ...one, path: one.path.replace(/^payload\.?/, "") })),
+        ),
+      );
+    seq = kept.value.seq;
+  };
+  await record("takenIn", draft.entryId, { kind: "taken-in", payload: { ...draft.takenIn, ownerId } });
+  if (draft.plate) await record("plate", randomUUID(), { kind: "nameplate", payload: draft.plate });
+  if (draft.complaint)
+    await record("complaint", randomUUID(), { kind: "complaint", payload: draft.complaint });
+  return jobId;
+}
+
+/** A machine at the door becomes a job: number, owner and first entries in one transaction. @returns the job's number */
+export async function takeIn(draft: TakeInDraft, now: string, ground: Ground): Promise<Result<number>> {
+  try {
+    return await ground.db.transaction(async (tx) => {
+      const before = await jobMadeBefore(tx, draft.entryId);
+      return before ?? ok(await takeInWithin(tx, draft, now, ground));
+    });
+  } catch (error) {
+    if (error instanceof Refused) return fail(...error.issues);
+    throw error;
+  }
+}
