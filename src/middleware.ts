@@ -1,0 +1,44 @@
+import { defineMiddleware } from "astro:middleware";
+import { withSecurityHeaders } from "./server/http/headers";
+import { allowedHosts, originRefusal } from "./server/http/origin";
+import { oneProblem } from "./server/http/problem";
+import { isSession, needsAccess } from "./server/services/access";
+
+const OPEN_PATHS = /^\/(access|api\/access|api\/health|_astro\/.*|favicon\.svg)\/?$/;
+
+function refused(status: number, code: string, message: string): Response {
+  return oneProblem(status, code, message);
+}
+
+export const onRequest = defineMiddleware(async (context, next) => {
+  const { request, url, cookies, locals } = context;
+  const requestId = crypto.randomUUID();
+  locals.requestId = requestId;
+  const dress = (response: Response): Response =>
+    withSecurityHeaders(response, requestId, import.meta.env.PROD);
+  const port = process.env["PORT"] ?? url.port;
+  const refusal = originRefusal(request, allowedHosts(port, process.env["GOOD_SPINDLE_HOSTS"]));
+  if (refusal) return dress(refused(403, refusal.code, refusal.message));
+  if (
+    needsAccess() &&
+    !OPEN_PATHS.test(url.pathname) &&
+    !isSession(cookies.get("session")?.value, Date.now())
+  ) {
+    if (url.pathname.startsWith("/api/"))
+      return dress(refused(401, "access/needed", "Enter the access code of this shop first, at /access."));
+    return dress(context.redirect(`/access?to=${encodeURIComponent(url.pathname)}`));
+  }
+  try {
+    return dress(await next());
+  } catch (error) {
+    console.error(`request ${requestId} ${request.method} ${url.pathname}`, error);
+    if (!url.pathname.startsWith("/api/")) throw error;
+    return dress(
+      refused(
+        500,
+        "server/fault",
+        `Something went wrong here; nothing was changed. Its number is ${requestId}.`,
+      ),
+    );
+  }
+});

@@ -1,0 +1,23 @@
+import type { Schema } from "yup";
+import { entryDraftSchema } from "@/core/job/entry.input";
+import { ok } from "@/core/result";
+import { jobParams, jobViewAnswer } from "@/server/http/answers";
+import { defineEndpoint } from "@/server/http/endpoint";
+import { shopGround } from "@/server/services/ground";
+import { type EntryDraft, recordEntry } from "@/server/services/record-entry";
+
+/** Appends one entry to a job's log and answers with the job as it stands then. */
+export const POST = defineEndpoint({
+  params: jobParams,
+  body: entryDraftSchema as unknown as Schema,
+  response: jobViewAnswer,
+  handle: async ({ params, body }) => {
+    const kept = await recordEntry(
+      Number(params.id),
+      body as EntryDraft,
+      new Date().toISOString(),
+      await shopGround(),
+    );
+    return kept.ok ? ok(kept.value as never) : kept;
+  },
+});

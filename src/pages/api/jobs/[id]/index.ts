@@ -1,0 +1,16 @@
+import { ok } from "@/core/result";
+import { jobParams, jobViewAnswer } from "@/server/http/answers";
+import { defineEndpoint } from "@/server/http/endpoint";
+import { jobView } from "@/server/queries/jobs";
+import { shopGround } from "@/server/services/ground";
+import { noSuchJob } from "@/server/services/record-entry";
+
+export const GET = defineEndpoint({
+  params: jobParams,
+  response: jobViewAnswer,
+  handle: async ({ params }) => {
+    const { db, knowledge, limits } = await shopGround();
+    const found = await jobView(db, Number(params.id), { families: knowledge.families, limits });
+    return found ? ok(found.view as never) : noSuchJob(params.id);
+  },
+});

@@ -1,0 +1,35 @@
+import * as yup from "yup";
+import { takeInDraftSchema } from "@/core/job/entry.input";
+import { ok } from "@/core/result";
+import { strictObject } from "@/core/validate";
+import { defineEndpoint } from "@/server/http/endpoint";
+import { findJobs } from "@/server/queries/jobs";
+import { shopGround } from "@/server/services/ground";
+import { type TakeInDraft, takeIn } from "@/server/services/take-in";
+
+const hit = strictObject({
+  jobId: yup.number().integer().required(),
+  machine: yup.string().defined(),
+  tag: yup.string().defined(),
+  place: yup.string().defined(),
+});
+
+/** Jobs found by number, tag, machine, place or owner. */
+export const GET = defineEndpoint({
+  response: strictObject({ jobs: yup.array(hit.required()).required() }),
+  handle: async ({ context }) => {
+    const { db, knowledge, limits } = await shopGround();
+    const words = (context.url.searchParams.get("find") ?? "").slice(0, 100);
+    return ok({ jobs: await findJobs(db, words, { families: knowledge.families, limits }) });
+  },
+});
+
+/** Takes a machine in: a job with its first entries. */
+export const POST = defineEndpoint({
+  body: takeInDraftSchema,
+  response: strictObject({ jobId: yup.number().integer().required() }),
+  handle: async ({ body }) => {
+    const made = await takeIn(body as TakeInDraft, new Date().toISOString(), await shopGround());
+    return made.ok ? ok({ jobId: made.value }) : made;
+  },
+});

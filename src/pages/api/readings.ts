@@ -1,0 +1,33 @@
+import * as yup from "yup";
+import { ok } from "@/core/result";
+import { findingSchema } from "@/core/tools/finding.input";
+import { strictObject } from "@/core/validate";
+import { defineEndpoint } from "@/server/http/endpoint";
+import { shopGround } from "@/server/services/ground";
+import { keepLoose } from "@/server/services/keep-loose-reading";
+
+/** Keeps a reading of a tool that was used on its own. */
+export const POST = defineEndpoint({
+  body: strictObject({
+    id: yup.string().uuid().label("id").required(),
+    toolId: yup.string().label("Tool").required(),
+    input: yup.object().label("input").required(),
+    by: yup.string().label("By").required().max(40),
+  }).required(),
+  response: strictObject({
+    id: yup.string().required(),
+    toolId: yup.string().required(),
+    input: yup.object().required(),
+    finding: findingSchema.required(),
+    at: yup.string().required(),
+    by: yup.string().required(),
+  }),
+  handle: async ({ body }) => {
+    const kept = await keepLoose(
+      body as Parameters<typeof keepLoose>[0],
+      new Date().toISOString(),
+      await shopGround(),
+    );
+    return kept.ok ? ok(kept.value as never) : kept;
+  },
+});

@@ -1,0 +1,32 @@
+import * as yup from "yup";
+import { ok } from "@/core/result";
+import type { Settings } from "@/core/shop/settings";
+import { settingsSchema } from "@/core/shop/settings.input";
+import { strictObject } from "@/core/validate";
+import { defineEndpoint } from "@/server/http/endpoint";
+import { changeSettings } from "@/server/services/change-settings";
+import { shopGround } from "@/server/services/ground";
+
+const stored = strictObject({
+  value: settingsSchema.required(),
+  version: yup.number().integer().min(0).required(),
+});
+
+export const GET = defineEndpoint({
+  response: stored,
+  handle: async () => ok((await shopGround()).settings as never),
+});
+
+export const PUT = defineEndpoint({
+  body: stored.required(),
+  response: stored,
+  handle: async ({ body }) => {
+    const changed = await changeSettings(
+      body.value as Settings,
+      body.version,
+      new Date().toISOString(),
+      await shopGround(),
+    );
+    return changed.ok ? ok(changed.value as never) : changed;
+  },
+});
