@@ -1,0 +1,60 @@
+import { type FormEvent, useEffect, useState } from "react";
+import { Problem } from "../fields/Problem";
+import { Spindle } from "../frame/Spindle";
+import { request } from "../state/api";
+
+/** Only a path of our own: never an address that the link brought along. */
+function goOn(): void {
+  const to = new URLSearchParams(window.location.search).get("to") ?? "/";
+  window.location.assign(/^\/(?![/\\])/.test(to) ? to : "/");
+}
+
+/** The door of a shop that is served on the workshop's network. */
+export function AccessScreen() {
+  const [code, setCode] = useState("");
+  const [problem, setProblem] = useState<string | undefined>(undefined);
+  const enter = async (given: string): Promise<void> => {
+    const answer = await request("POST", "/api/access", { code: given });
+    if (answer.ok) goOn();
+    else setProblem(answer.issues.map(({ message }) => message).join(" "));
+  };
+  useEffect(() => {
+    const scanned = window.location.hash.slice(1);
+    if (scanned !== "") setCode(scanned);
+  }, []);
+  return (
+    <main className="mx-auto max-w-md px-5 py-10">
+      <p className="flex items-center gap-3 font-bold text-xl">
+        <Spindle /> Good Spindle
+      </p>
+      <form
+        className="move mt-6 px-5 py-5"
+        onSubmit={(event: FormEvent) => {
+          event.preventDefault();
+          void enter(code);
+        }}
+      >
+        <h1 className="font-bold text-[28px] leading-tight">Access code</h1>
+        <p className="mt-1 mb-3">
+          It stands in the terminal where the shop was started, and in Set-up of a device that is in already.
+        </p>
+        <label className="label-line" htmlFor="code">
+          Code
+        </label>
+        <input
+          id="code"
+          className="input num text-3xl"
+          value={code}
+          autoComplete="off"
+          autoCapitalize="characters"
+          spellCheck={false}
+          onChange={(event) => setCode(event.target.value)}
+        />
+        <Problem text={problem} />
+        <button type="submit" className="btn btn-primary mt-4 btn-loud">
+          Come in
+        </button>
+      </form>
+    </main>
+  );
+}

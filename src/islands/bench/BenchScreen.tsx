@@ -1,0 +1,175 @@
+import { type Band, collars, type NextStep, nextStep } from "@/core/job/next-step";
+import type { JobView } from "@/core/job/reduce";
+import { asSeen } from "@/core/safety/bench-state";
+import { type BenchSummary, benchSummary } from "@/core/safety/bench-words";
+import { BenchBadge } from "../frame/BenchBadge";
+import { MiniShaft } from "../frame/JobShaft";
+import { PlainFrame } from "../frame/PlainFrame";
+import { useNow } from "../state/clock";
+import type { Shop } from "../state/shop";
+import { useTouches, useWatches } from "../state/watch";
+import { stepWords, untilWords } from "../words/steps";
+
+export interface BenchJob {
+  readonly view: JobView;
+  readonly ownerName: string;
+}
+
+interface Standing extends BenchJob {
+  readonly step: NextStep;
+  readonly summary: BenchSummary;
+  readonly collars: ReturnType<typeof collars>;
+}
+
+const BANDS: readonly { readonly band: Band; readonly title: string; readonly empty: string }[] = [
+  { band: "now", title: "Now", empty: "Nothing can be done this minute." },
+  { band: "waiting", title: "Waiting", empty: "Nothing waits for an owner or a timer." },
+  { band: "due", title: "Due", empty: "No machine is to be looked at again." },
+];
+
+/** Late stages first: what is nearest to leaving the bench is done first; the dangerous waits for nobody. */
+const CODE_ORDER: readonly string[] = [
+  "now/failed-check",
+  "now/part-faulty",
+  "now/measure-capacitor",
+  "now/make-safe",
+  "now/dead-checks",
+  "now/family",
+  "now/complaint",
+  "now/measured",
+  "now/nothing-to-measure",
+  "due/now",
+  "due/later",
+];
+
+function rank({ step, view }: Standing): [number, string, number] {
+  const place = CODE_ORDER.indexOf(step.code);
+  return [place === -1 ? CODE_ORDER.length : place, step.until ?? "", view.jobId];
+}
+
+function inOrder(one: Standing, other: Standing): number {
+  const [a, b] = [rank(one), rank(other)];
+  return a[0] - b[0] || a[1].localeCompare(b[1]) || a[2] - b[2];
+}
+
+function noTouches(): boolean {
+  return false;
+}
+
+function useStanding(jobs: readonly BenchJob[], shop: Shop): readonly Standing[] {
+  const now = useNow(shop.now);
+  const isFreshFor = useWatches();
+  useTouches(undefined, noTouches);
+  const { limits, deadChecks, settings } = shop;
+  return jobs.map(({ view, ownerName }) => {
+    const isPlugFresh = isFreshFor(view, now, limits);
+    const ground = { deadChecks, limits, now, zone: settings.zone, isPlugFresh };
+    return {
+      view,
+      ownerName,
+      step: nextStep(view, ground),
+      collars: collars(view, ground),
+      summary: benchSummary(asSeen(view.bench, isPlugFresh), view.machine, now, limits),
+    };
+  });
+}
+
+function Loudest({ standing, zone }: { readonly standing: Standing; readonly zone: string }) {
+  const { view, step, ownerName, summary } = standing;
+  return (
+    <div className="move mt-2 flex flex-wrap items-center gap-x-6 gap-y-3 px-5 py-4">
+      <div className="min-w-0 flex-1 basis-[280px]">
+        <p className="text-soft">
+          Job {view.jobId} · {view.takenIn?.machine} · {ownerName} · {view.takenIn?.place}
+        </p>
+        <h2 className="font-bold text-[30px] leading-tight tracking-tight">{stepWords(step, zone)}</h2>
+      </div>
+      <BenchBadge summary={summary} />
+      <a className="btn btn-primary btn-loud" href={`/jobs/${view.jobId}/${step.stage}`}>
+        Start
+      </a>
+    </div>
+  );
+}
+
+function BenchLine({ standing, zone }: { readonly standing: Standing; readonly zone: string }) {
+  const { view, step, ownerName, summary } = standing;
+  return (
+    <li className="border-rule border-t">
+      <a
+        href={`/jobs/${view.jobId}/${step.stage}`}
+        className="grid min-h-14 items-center gap-x-5 gap-y-1 py-1.5 hover:bg-sheet md:grid-cols-[250px_minmax(0,1fr)_147px_270px]"
+      >
+        <span>
+          <b className="num">{view.jobId}</b> <b>{view.takenIn?.machine}</b>
+          <span className="block truncate text-soft">
+            {ownerName}
+            {view.takenIn?.place ? ` · ${view.takenIn.place}` : ""}
+          </span>
+        </span>
+        <span className="min-w-0">
+          {step.band === "due" && step.until ? (
+            <b className="mr-2 whitespace-nowrap">{untilWords(step, zone)}</b>
+          ) : null}
+          {stepWords(step, zone)}
+        </span>
+        <MiniShaft now={step.stage} collars={standing.collars} />
+        <BenchBadge summary={summary} isSmall />
+      </a>
+    </li>
+  );
+}
+
+function Empty() {
+  return (
+    <div className="move mt-4 px-6 py-8">
+      <h2 className="font-bold text-[30px]">The bench is empty</h2>
+      <p className="mt-1 text-lg">Take in the first machine: its plate, what it does, and when.</p>
+      <a className="btn btn-primary mt-4 btn-loud" href="/jobs/new">
+        Take in a machine
+      </a>
+    </div>
+  );
+}
+
+/** The machines standing here, in three bands: what can be done this minute, what waits, what falls due. */
+export function BenchScreen({ jobs, shop }: { readonly jobs: readonly BenchJob[]; readonly shop: Shop }) {
+  const standing = useStanding(jobs, shop);
+  const { zone, shopName } = shop.settings;
+  if (jobs.length === 0)
+    return (
+      <PlainFrame path="/">
+        <h1 className="font-semibold text-soft">{shopName}</h1>
+        <Empty />
+      </PlainFrame>
+    );
+  return (
+    <PlainFrame path="/">
+      <div className="flex items-center justify-between gap-3">
+        <h1 className="font-semibold text-soft">{shopName}</h1>
+        <a className="btn btn-outline" href="/jobs/new">
+          Take in a machine
+        </a>
+      </div>
+      {BANDS.map(({ band, title, empty }) => {
+        const lines = standing.filter(({ step }) => step.band === band).sort(inOrder);
+        const [first, ...rest] = lines;
+        const isNow = band === "now";
+        return (
+          <section key={band} aria-label={title} className="mt-4">
+            <h2 className="border-ring border-b-2 pb-1 font-bold text-lg">
+              {title} <span className="num font-normal text-soft">{lines.length}</span>
+            </h2>
+            {isNow && first ? <Loudest standing={first} zone={zone} /> : null}
+            {lines.length === 0 ? <p className="py-3 text-soft">{empty}</p> : null}
+            <ul className={isNow ? "mt-2" : ""}>
+              {(isNow ? rest : lines).map((one) => (
+                <BenchLine key={one.view.jobId} standing={one} zone={zone} />
+              ))}
+            </ul>
+          </section>
+        );
+      })}
+    </PlainFrame>
+  );
+}

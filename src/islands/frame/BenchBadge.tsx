@@ -1,0 +1,57 @@
+import type { BenchLevel, BenchSummary } from "@/core/safety/bench-words";
+
+const PATTERN: Readonly<Record<BenchLevel, string>> = { live: "hatched", charge: "half-hatched", hands: "" };
+
+/** Plug, gap and capacitor plates: joined while live, parted when the plug is out. */
+function BenchSign({ level }: { readonly level: BenchLevel }) {
+  return (
+    <svg
+      width="34"
+      height="28"
+      viewBox="0 0 34 30"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="2"
+      aria-hidden="true"
+    >
+      <path
+        d={level === "live" ? "M2 15h12M14 8v14h4a7 7 0 0 0 0-14z" : "M2 15h5M12 8v14h4a7 7 0 0 0 0-14z"}
+      />
+      <path d="M27 9v12M32 9v12" strokeWidth={level === "hands" ? 2 : 3} />
+      {level === "hands" ? <path d="M24 26h11" strokeDasharray="2 2" /> : null}
+    </svg>
+  );
+}
+
+interface BadgeProps {
+  readonly summary: BenchSummary;
+  readonly href?: string | undefined;
+  readonly isSmall?: boolean;
+}
+
+/** The bench state in words and pattern, never colour alone. */
+export function BenchBadge({ summary, href, isSmall = false }: BadgeProps) {
+  const inner = (
+    <span
+      className={`flex w-fit items-center rounded-[3px] border-[1.5px] border-ink ${isSmall ? "p-[3px]" : "min-h-11 p-[5px]"} ${PATTERN[summary.level]}`}
+    >
+      <span
+        className={`flex items-center bg-paper px-2 leading-tight ${isSmall ? "min-h-7 gap-1" : "min-h-8 gap-2 font-semibold"}`}
+      >
+        <BenchSign level={summary.level} />
+        <span>{summary.words}</span>
+      </span>
+    </span>
+  );
+  if (!href) return inner;
+  return (
+    <a
+      href={href}
+      title={summary.check}
+      data-testid="bench-state"
+      aria-label={`Bench state: ${summary.words}. ${summary.check}`}
+    >
+      {inner}
+    </a>
+  );
+}

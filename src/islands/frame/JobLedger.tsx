@@ -1,0 +1,99 @@
+import { useState } from "react";
+import type { JobView, LedgerLine } from "@/core/job/reduce";
+import type { Stage } from "@/core/job/stages";
+import { formatInstant } from "@/core/quantity/format";
+import { postEntry } from "../state/post-entry";
+import type { Shop } from "../state/shop";
+import { lineWords } from "../words/ledger";
+import { LedgerForms } from "./LedgerForms";
+
+interface LineProps {
+  readonly line: LedgerLine;
+  readonly shop: Shop;
+  readonly isBusy: boolean;
+  onStrike(line: LedgerLine): void;
+}
+
+const FIXED: ReadonlySet<LedgerLine["kind"]> = new Set(["struck", "restored"]);
+
+function Line({ line, shop, isBusy, onStrike }: LineProps) {
+  const words = lineWords(line, shop);
+  const action = line.isStruck ? "restore" : "strike";
+  return (
+    <li className="grid min-h-12 grid-cols-[34px_minmax(0,1fr)_auto] items-center gap-x-3 border-rule border-t py-1 md:grid-cols-[34px_minmax(0,1fr)_auto_auto]">
+      <span className="num grid h-7 w-7 place-items-center rounded-full border-[1.5px] border-ring font-semibold text-sm">
+        {line.seq}
+      </span>
+      <span className={line.isStruck ? "text-soft line-through" : ""}>{words}</span>
+      <span className="hidden whitespace-nowrap text-soft md:inline">
+        {formatInstant(line.at, shop.settings.zone)} · {line.by}
+      </span>
+      {FIXED.has(line.kind) ? (
+        <span className="w-16" />
+      ) : (
+        <button
+          type="button"
+          className="min-h-11 w-16 text-right text-teal underline underline-offset-4"
+          disabled={isBusy}
+          aria-label={`${action} line ${line.seq}: ${words}`}
+          onClick={() => onStrike(line)}
+        >
+          {action}
+        </button>
+      )}
+    </li>
+  );
+}
+
+const SHORT = 6;
+
+/** Every line of the job, newest first; each can be struck out and restored, none is lost. */
+export function JobLedger({
+  job,
+  shop,
+  stage,
+}: {
+  readonly job: JobView;
+  readonly shop: Shop;
+  readonly stage: Stage;
+}) {
+  const [problem, setProblem] = useState<string | undefined>(undefined);
+  const [isBusy, setIsBusy] = useState(false);
+  const [isWhole, setIsWhole] = useState(false);
+  const strike = async (line: LedgerLine): Promise<void> => {
+    setIsBusy(true);
+    const payload = line.isStruck ? { seq: line.seq } : { seq: line.seq, why: "" };
+    const kept = await postEntry(job.jobId, { kind: line.isStruck ? "restored" : "struck", stage, payload });
+    setProblem(kept.ok ? undefined : kept.issues.map(({ message }) => message).join(" "));
+    setIsBusy(false);
+  };
+  const newestFirst = [...job.ledger].reverse();
+  const visible = isWhole ? newestFirst : newestFirst.slice(0, SHORT);
+  return (
+    <section aria-label="Ledger" className="mt-6">
+      <div className="flex flex-wrap items-end justify-between gap-3 border-ring border-b-2 pb-1">
+        <h2 className="font-semibold text-soft">What was done, newest first</h2>
+        <LedgerForms job={job} stage={stage} />
+      </div>
+      {problem ? (
+        <p role="alert" className="py-2 font-semibold text-oxide">
+          {problem}
+        </p>
+      ) : null}
+      <ol data-testid="ledger">
+        {visible.map((line) => (
+          <Line key={line.seq} line={line} shop={shop} isBusy={isBusy} onStrike={strike} />
+        ))}
+      </ol>
+      {newestFirst.length > SHORT ? (
+        <button
+          type="button"
+          className="min-h-11 text-teal underline underline-offset-4"
+          onClick={() => setIsWhole(!isWhole)}
+        >
+          {isWhole ? "Show the newest only" : `Show all ${newestFirst.length} lines`}
+        </button>
+      ) : null}
+    </section>
+  );
+}

@@ -1,0 +1,52 @@
+import Moon from "lucide-react/icons/moon";
+import type { ReactNode } from "react";
+import { Spindle } from "./Spindle";
+import { TypeLine } from "./TypeLine";
+
+const YEAR_S = 31_536_000;
+
+function switchTheme(): void {
+  const root = document.documentElement;
+  const isDark = root.dataset["theme"]
+    ? root.dataset["theme"] === "nightbench"
+    : matchMedia("(prefers-color-scheme: dark)").matches;
+  const theme = isDark ? "daybench" : "nightbench";
+  root.dataset["theme"] = theme;
+  // biome-ignore lint/suspicious/noDocumentCookie: the server reads the theme to draw the first page in it
+  document.cookie = `theme=${theme}; path=/; max-age=${YEAR_S}; samesite=strict`;
+}
+
+interface TopBarProps {
+  readonly title?: ReactNode;
+  readonly jobId?: number | undefined;
+  readonly right?: ReactNode;
+}
+
+/** Brand, what is on screen, the type line, and at the far right whatever must always be seen. */
+export function TopBar({ title, jobId, right }: TopBarProps) {
+  return (
+    <header className="no-print flex flex-wrap items-center gap-x-3 gap-y-2 md:gap-x-5 border-rule border-b px-4 py-1.5 md:min-h-14">
+      <a
+        href="/"
+        className="flex min-h-11 items-center gap-2.5 whitespace-nowrap font-bold text-lg"
+        aria-label="Good Spindle, to the Bench"
+      >
+        <Spindle />
+        <span className={jobId ? "hidden sm:inline" : ""}>Good Spindle</span>
+      </a>
+      <div className="min-w-0 flex-1 truncate text-[17px]">{title}</div>
+      <div className="order-last min-w-[52px] flex-1 md:order-none md:flex-none">
+        <TypeLine jobId={jobId} />
+      </div>
+      <button
+        type="button"
+        className="grid h-11 w-11 place-items-center rounded-[3px] border border-ring"
+        onClick={switchTheme}
+        aria-label="Day or night"
+      >
+        <Moon size={20} />
+      </button>
+      {right}
+    </header>
+  );
+}

@@ -1,0 +1,48 @@
+import { useCallback, useMemo } from "react";
+import { type CollarState, collars, type NextStep, nextStep } from "@/core/job/next-step";
+import type { JobView } from "@/core/job/reduce";
+import type { Stage } from "@/core/job/stages";
+import type { BenchNeed } from "@/core/knowledge/types";
+import { asSeen, type BenchGap, type BenchState, gapsFor } from "@/core/safety/bench-state";
+import { type BenchSummary, benchSummary } from "@/core/safety/bench-words";
+import { useNow } from "../state/clock";
+import { $job, useJob } from "../state/job";
+import type { Shop } from "../state/shop";
+import { useTouches, useWatches } from "../state/watch";
+
+/** A job as it may be relied on at this moment on this screen. */
+export interface JobScreen {
+  readonly job: JobView;
+  readonly now: string;
+  readonly bench: BenchState;
+  readonly summary: BenchSummary;
+  readonly collars: Readonly<Record<Stage, CollarState>>;
+  readonly step: NextStep;
+  gaps(need: BenchNeed): BenchGap[];
+}
+
+export function useJobScreen(fromPage: JobView, shop: Shop): JobScreen {
+  const job = useJob(fromPage);
+  const now = useNow(shop.now);
+  const isFreshFor = useWatches();
+  const { limits, deadChecks } = shop;
+  const isPlugFresh = isFreshFor(job, now, limits);
+  const isStillFresh = useCallback((): boolean => {
+    const current = $job.get();
+    return current !== null && isFreshFor(current, new Date().toISOString(), limits);
+  }, [isFreshFor, limits]);
+  useTouches(job.jobId, isStillFresh);
+  return useMemo(() => {
+    const bench = asSeen(job.bench, isPlugFresh);
+    const ground = { deadChecks, limits, now, zone: shop.settings.zone, isPlugFresh };
+    return {
+      job,
+      now,
+      bench,
+      summary: benchSummary(bench, job.machine, now, limits),
+      collars: collars(job, ground),
+      step: nextStep(job, ground),
+      gaps: (need) => gapsFor(bench, need, job.machine, now, limits),
+    };
+  }, [job, now, isPlugFresh, deadChecks, limits, shop.settings.zone]);
+}

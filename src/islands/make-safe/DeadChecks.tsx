@@ -1,0 +1,152 @@
+import { useState } from "react";
+import type { JobView } from "@/core/job/reduce";
+import type { DeadCheck } from "@/core/knowledge/types";
+import { formatReading, formatText } from "@/core/quantity/format";
+import { checksFor } from "@/core/safety/dead-checks";
+import { Problem } from "../fields/Problem";
+import { ReadingField } from "../fields/ReadingField";
+import { useReadingField } from "../fields/use-reading-field";
+import { VerdictMark } from "../frame/VerdictMark";
+import { useDraft } from "../state/draft";
+import type { Shop } from "../state/shop";
+import { usePost } from "../state/use-post";
+
+interface CheckProps {
+  readonly job: JobView;
+  readonly check: DeadCheck;
+  readonly shop: Shop;
+  readonly isPlugOut: boolean;
+}
+
+const LOOKS = ["sound", "damaged", "not sure"] as const;
+
+function Look({ job, check }: CheckProps) {
+  const { post, problem, isBusy } = usePost(job.jobId);
+  return (
+    <div className="flex flex-wrap gap-2">
+      {LOOKS.map((entered) => (
+        <button
+          key={entered}
+          type="button"
+          className="btn btn-outline"
+          disabled={isBusy}
+          onClick={() =>
+            post({
+              kind: "reading",
+              stage: "make-safe",
+              payload: { of: "dead-check", checkId: check.id, entered, taken: "now" },
+            })
+          }
+        >
+          {entered.charAt(0).toUpperCase() + entered.slice(1)}
+        </button>
+      ))}
+      <Problem text={problem} />
+    </div>
+  );
+}
+
+function Measured({ job, check, isPlugOut }: CheckProps & { readonly check: DeadCheck }) {
+  const quantity = check.quantity === "insulation" ? "insulation" : "resistance";
+  const [text, setText, clear] = useDraft(`check:${job.jobId}:${check.id}`, "");
+  const { ask } = usePost(job.jobId);
+  const field = useReadingField({ quantity, label: check.label, text, onText: setText });
+  const keep = async (): Promise<void> => {
+    const entered = field.take();
+    if (entered === undefined) return;
+    const taken = isPlugOut ? "now" : "afterwards";
+    const issues = await ask({
+      kind: "reading",
+      stage: "make-safe",
+      payload: { of: "dead-check", checkId: check.id, entered, taken },
+    });
+    if (issues.length === 0) clear();
+    else field.object(issues);
+  };
+  const whose = isPlugOut ? `Job ${job.jobId}` : "Plug not known: kept as entered afterwards";
+  return (
+    <ReadingField
+      id={`check-${check.id}`}
+      testId={`check-${check.id}`}
+      label="Reading"
+      quantity={quantity}
+      model={field}
+      whose={whose}
+      onKeep={keep}
+    />
+  );
+}
+
+function Answer({ job, check, shop }: CheckProps) {
+  const last = job.deadChecks.find(({ checkId }) => checkId === check.id);
+  if (!last) return null;
+  const shown = last.reading ? formatReading(last.reading) : { number: last.entered, unit: "" };
+  const row = Object.values(shop.limits).find(
+    ({ source, value }) => source === last.limitSource && value === last.limit,
+  );
+  const relation = row?.relation === "at-most" ? "at most" : "at least";
+  const words = { passed: "passed", failed: "failed", undecided: "cannot tell" }[last.verdict];
+  return (
+    <p className="flex flex-wrap items-center gap-2 text-lg" data-testid={`answer-${check.id}`}>
+      <VerdictMark shape={last.verdict} />
+      <b>
+        <span className="num">{shown.number}</span> {shown.unit}
+      </b>
+      <span>{words}</span>
+      {last.limit === null ? null : (
+        <span className="text-soft">
+          {relation} {formatText(last.limit, "Ω")} ({last.limitSource}
+          {row && !row.reviewed ? ", recalled, not checked" : ""})
+        </span>
+      )}
+    </p>
+  );
+}
+
+function Check(props: CheckProps) {
+  const { check, job } = props;
+  const last = job.deadChecks.find(({ checkId }) => checkId === check.id);
+  const [isAgain, setIsAgain] = useState(false);
+  const isOpen = isAgain || last === undefined || last.verdict === "undecided";
+  return (
+    <li className="border-rule border-t py-2.5">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+        <h3 className="font-semibold text-lg">{check.label}</h3>
+        {last ? (
+          <button
+            type="button"
+            className="min-h-11 text-teal underline underline-offset-4"
+            onClick={() => setIsAgain(!isAgain)}
+          >
+            {isAgain ? "leave it" : "again"}
+          </button>
+        ) : null}
+      </div>
+      <Answer {...props} />
+      {isOpen ? (
+        <>
+          <p className="mb-2 text-soft">{check.how}</p>
+          {check.quantity === "seen" ? <Look {...props} /> : <Measured {...props} />}
+        </>
+      ) : null}
+    </li>
+  );
+}
+
+/** The dead checks that this machine's class owes before its first plug-in. */
+export function DeadChecks({ job, shop, isPlugOut }: Omit<CheckProps, "check">) {
+  const owed = checksFor(shop.deadChecks, job.takenIn?.protectionClass ?? "not-known");
+  return (
+    <ul>
+      {owed.map((check) => (
+        <Check
+          key={`${check.id}:${job.deadChecks.find(({ checkId }) => checkId === check.id)?.seq ?? 0}`}
+          job={job}
+          check={check}
+          shop={shop}
+          isPlugOut={isPlugOut}
+        />
+      ))}
+    </ul>
+  );
+}

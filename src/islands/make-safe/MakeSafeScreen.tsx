@@ -1,0 +1,195 @@
+import { type ReactNode, useState } from "react";
+import { failedChecks, owedChecks } from "@/core/job/next-step";
+import type { JobView } from "@/core/job/reduce";
+import { Field } from "../fields/Field";
+import { Problem } from "../fields/Problem";
+import { JobFrame } from "../frame/JobFrame";
+import { PlugQuestion } from "../frame/PlugQuestion";
+import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
+import { VerdictMark } from "../frame/VerdictMark";
+import { useAwake } from "../state/awake";
+import type { Shop } from "../state/shop";
+import { usePost } from "../state/use-post";
+import { DeadChecks } from "./DeadChecks";
+import { StoredCharge } from "./StoredCharge";
+
+type Step = "plug" | "checks" | "charge";
+
+const PLUG_TITLES: Readonly<Record<JobView["machine"]["connection"], string>> = {
+  plug: "Is the plug out?",
+  "detachable-cord": "Is the plug out?",
+  "not-known": "Is the plug out?",
+  fixed: "Is it isolated?",
+  battery: "Is the battery out?",
+};
+
+interface PartProps {
+  readonly title: string;
+  readonly isNow: boolean;
+  readonly isDone: boolean;
+  readonly done: string;
+  readonly children: ReactNode;
+}
+
+/** One of the three parts: large while it is the thing to do, one line once it is done. */
+function Part({ title, isNow, isDone, done, children }: PartProps) {
+  const [isOpen, setIsOpen] = useState(false);
+  const isShown = isNow || isOpen;
+  return (
+    <section aria-label={title} className={isNow ? "move mb-3 px-5 py-4" : "sheet mb-3 px-5 py-1"}>
+      <div className="flex min-h-11 flex-wrap items-center gap-3">
+        <VerdictMark shape={isDone ? "passed" : "not-known"} />
+        <h2
+          className={isNow ? "font-bold text-[30px] leading-tight tracking-tight" : "font-semibold text-lg"}
+        >
+          {title}
+        </h2>
+        {isDone ? <span className="text-soft">{done}</span> : null}
+        {isNow ? null : (
+          <button
+            type="button"
+            className="ml-auto min-h-11 text-teal underline underline-offset-4"
+            aria-expanded={isOpen}
+            onClick={() => setIsOpen(!isOpen)}
+          >
+            {isOpen ? "fold" : isDone ? "change" : "look"}
+          </button>
+        )}
+      </div>
+      {isShown ? <div className="pt-2 pb-2">{children}</div> : null}
+    </section>
+  );
+}
+
+function Stop({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
+  const failed = failedChecks(job).map(
+    (id) => shop.deadChecks.find((check) => check.id === id)?.label.split(",")[0] ?? id,
+  );
+  if (failed.length === 0) return null;
+  return (
+    <div role="alert" className="hatched mb-3 rounded-[3px] border-[1.5px] border-ink p-2">
+      <div className="bg-paper px-4 py-2.5">
+        <b className="text-xl">No power: {failed.join(" and ").toLowerCase()} failed.</b>
+        <p>
+          Dry it, find the leak or the broken conductor, and measure again. What cannot be found goes to a
+          licensed electrical workshop; local rules come first.
+        </p>
+      </div>
+    </div>
+  );
+}
+
+function Opened({ job }: { readonly job: JobView }) {
+  const [access, setAccess] = useState("");
+  const { post, problem } = usePost(job.jobId);
+  const keep = async (): Promise<void> => {
+    if (await post({ kind: "opened", stage: "make-safe", payload: { access } })) setAccess("");
+  };
+  return (
+    <div className="mb-3 flex flex-wrap items-end gap-3">
+      <Field label="What is open" className="w-64">
+        {(ids) => (
+          <input
+            {...ids}
+            className="input"
+            value={access}
+            placeholder="capacitor hump"
+            onChange={(event) => setAccess(event.target.value)}
+            onKeyDown={(event) => event.key === "Enter" && keep()}
+          />
+        )}
+      </Field>
+      <button type="button" className="btn btn-outline" onClick={keep}>
+        Open
+      </button>
+      {job.bench.opened.map((one) => (
+        <button
+          key={one}
+          type="button"
+          className="btn btn-outline"
+          onClick={() => post({ kind: "closed", stage: "make-safe", payload: { access: one } })}
+        >
+          Close the {one}
+        </button>
+      ))}
+      <Problem text={problem} />
+    </div>
+  );
+}
+
+function Ready({ screen }: { readonly screen: JobScreen }) {
+  return (
+    <div className="move mb-3 flex flex-wrap items-center gap-5 px-5 py-4">
+      <h2 className="font-bold text-[30px] leading-tight tracking-tight">{screen.summary.words}</h2>
+      <a className="btn btn-primary btn-loud" href={`/jobs/${screen.job.jobId}/measure`}>
+        Measure
+      </a>
+    </div>
+  );
+}
+
+function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Shop }) {
+  const { job, bench, now } = screen;
+  const isPlugOut = screen.gaps("plug-out").length === 0;
+  const owed = owedChecks(job, shop);
+  const isDrained =
+    screen.gaps("hands-inside").length === 0 ||
+    (isPlugOut && screen.gaps("hands-inside").every((gap) => gap !== "charge"));
+  const step: Step | undefined = !isPlugOut
+    ? "plug"
+    : owed.length > 0
+      ? "checks"
+      : isDrained
+        ? undefined
+        : "charge";
+  return (
+    <>
+      {step === undefined ? <Ready screen={screen} /> : null}
+      <Part
+        title={PLUG_TITLES[job.machine.connection]}
+        isNow={step === "plug"}
+        isDone={isPlugOut}
+        done={screen.summary.words}
+      >
+        <PlugQuestion job={job} stage="make-safe" />
+      </Part>
+      <Part
+        title="Dead checks before first power"
+        isNow={step === "checks"}
+        isDone={owed.length === 0}
+        done="all passed"
+      >
+        <DeadChecks job={job} shop={shop} isPlugOut={isPlugOut} />
+      </Part>
+      <Part
+        title="Is anything charged?"
+        isNow={step === "charge"}
+        isDone={isPlugOut && isDrained}
+        done={screen.summary.words}
+      >
+        {isPlugOut ? null : (
+          <p className="pb-2 font-semibold text-oxide">First the plug: nothing is touched until it is out.</p>
+        )}
+        <Opened job={job} />
+        <StoredCharge job={job} bench={bench} shop={shop} now={now} />
+      </Part>
+      <p className="text-soft">
+        Local codes and licensed practice come first. Sealed compressors, gas, oven transformers and battery
+        packs are not opened here.
+      </p>
+    </>
+  );
+}
+
+/** Plug, dead checks, stored charge: what must be on record before hands or power go in. */
+export function MakeSafeScreen({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
+  const screen = useJobScreen(job, shop);
+  const isAwake = useAwake();
+  return (
+    <JobFrame screen={screen} shop={shop} stage="make-safe">
+      <h1 className="sr-only">Make safe</h1>
+      <Stop job={screen.job} shop={shop} />
+      {isAwake ? <Parts screen={screen} shop={shop} /> : null}
+    </JobFrame>
+  );
+}

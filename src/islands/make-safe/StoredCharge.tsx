@@ -1,0 +1,206 @@
+import { useState } from "react";
+import type { JobView } from "@/core/job/reduce";
+import type { StoreId } from "@/core/knowledge/types";
+import { parseCapacitorMark } from "@/core/markings/capacitor";
+import { formatInstant, formatText } from "@/core/quantity/format";
+import { type BenchState, storedStanding } from "@/core/safety/bench-state";
+import { Field } from "../fields/Field";
+import { Problem } from "../fields/Problem";
+import { ReadingField } from "../fields/ReadingField";
+import { useReadingField } from "../fields/use-reading-field";
+import { VerdictMark } from "../frame/VerdictMark";
+import { useDraft } from "../state/draft";
+import type { Shop } from "../state/shop";
+import { usePost } from "../state/use-post";
+import { storeWords } from "../words/ledger";
+import { DrainPlan } from "./DrainPlan";
+
+interface StoredProps {
+  readonly job: JobView;
+  readonly bench: BenchState;
+  readonly shop: Shop;
+  readonly now: string;
+}
+
+type ItemProps = StoredProps & { readonly id: StoreId };
+
+function Standing({ bench, id, now, shop }: ItemProps) {
+  const standing = storedStanding(bench, id, now, shop.limits);
+  const item = bench.stored.find((one) => one.id === id);
+  if (!item || standing === "not-read") return null;
+  const read =
+    item.volts === undefined
+      ? ""
+      : `${formatText(item.volts, "V")} read at ${formatInstant(item.at, shop.settings.zone)}`;
+  const words = {
+    charged: `Still charged: ${read}. Drain it and read it again.`,
+    lapsed: `${read}; charge creeps back, so read it once more.`,
+    drained: `Drained: ${read}.`,
+    clip: "The clip is on it.",
+    cannot: `Not read: ${item.cannot ?? ""}. Treat it as charged.`,
+    none: "",
+  }[standing];
+  const shape =
+    standing === "drained" || standing === "clip"
+      ? "passed"
+      : standing === "charged"
+        ? "failed"
+        : "undecided";
+  return (
+    <p className="flex items-center gap-2 py-1 font-semibold text-lg" data-testid={`stored-${id}`}>
+      <VerdictMark shape={shape} />
+      {words}
+    </p>
+  );
+}
+
+function MarkField({ job, id }: { readonly job: JobView; readonly id: "start" | "run" }) {
+  const kept = job.capacitors.find((one) => one.id === id)?.mark ?? "";
+  const [text, setText, clear] = useDraft(`mark:${job.jobId}:${id}`, kept);
+  const { post, problem } = usePost(job.jobId);
+  const parsed = text.trim() === "" ? undefined : parseCapacitorMark(text);
+  const keep = async (): Promise<void> => {
+    if (
+      text.trim() !== kept &&
+      (await post({
+        kind: "nameplate",
+        stage: "make-safe",
+        payload: { plate: "capacitor", id, mark: text.trim() },
+      }))
+    )
+      clear();
+  };
+  const said = parsed?.ok ? parsed.value.understood.map(({ meaning }) => meaning).join(" · ") : undefined;
+  const error = problem ?? (parsed && !parsed.ok ? parsed.issues[0]?.message : undefined);
+  return (
+    <Field
+      label={`What is printed on the ${storeWords(id)}`}
+      hint={said ?? "As it stands, such as 145-174 μF 250 VAC. Enter keeps it."}
+      error={error}
+    >
+      {(ids) => (
+        <input
+          {...ids}
+          className="input num"
+          data-testid={`mark-${id}`}
+          value={text}
+          autoComplete="off"
+          onChange={(event) => setText(event.target.value)}
+          onBlur={() => parsed?.ok && keep()}
+          onKeyDown={(event) => event.key === "Enter" && keep()}
+        />
+      )}
+    </Field>
+  );
+}
+
+function Cannot({ job, id, onDone }: { readonly job: JobView; readonly id: StoreId; onDone(): void }) {
+  const [why, setWhy] = useState("");
+  const { post, problem } = usePost(job.jobId);
+  const keep = async (): Promise<void> => {
+    if (await post({ kind: "bench-state", stage: "make-safe", payload: { event: "stored-cannot", id, why } }))
+      onDone();
+  };
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <Field label="Cannot be read, because" className="grow">
+        {(ids) => (
+          <input
+            {...ids}
+            className="input"
+            value={why}
+            onChange={(event) => setWhy(event.target.value)}
+            onKeyDown={(event) => event.key === "Enter" && keep()}
+          />
+        )}
+      </Field>
+      <button type="button" className="btn btn-outline" onClick={keep}>
+        Keep
+      </button>
+      <Problem text={problem} />
+    </div>
+  );
+}
+
+function Item(props: ItemProps) {
+  const { job, id, shop } = props;
+  const [text, setText, clear] = useDraft(`volts:${job.jobId}:${id}`, "");
+  const [isCannot, setIsCannot] = useState(false);
+  const { ask, post, problem } = usePost(job.jobId);
+  const field = useReadingField({ quantity: "voltage", label: "Volts read", text, onText: setText });
+  const keep = async (): Promise<void> => {
+    const volts = field.take();
+    if (volts === undefined) return;
+    const issues = await ask({
+      kind: "bench-state",
+      stage: "make-safe",
+      payload: { event: "stored-volts", id, volts },
+    });
+    if (issues.length === 0) clear();
+    else field.object(issues);
+  };
+  const say = (payload: Record<string, unknown>) => () =>
+    post({ kind: "bench-state", stage: "make-safe", payload });
+  const kept = job.capacitors.find((one) => one.id === id);
+  const mark = kept ? parseCapacitorMark(kept.mark) : undefined;
+  return (
+    <li className="border-rule border-t py-3">
+      <h3 className="font-semibold text-lg first-letter:uppercase">{storeWords(id)}</h3>
+      <Standing {...props} />
+      <div className="grid gap-x-8 gap-y-3 lg:grid-cols-2">
+        <div className="grid content-start gap-3">
+          {id === "start" || id === "run" ? <MarkField key={kept?.seq} job={job} id={id} /> : null}
+          <DrainPlan mark={mark?.ok ? mark.value : undefined} shop={shop} />
+        </div>
+        <div>
+          <ReadingField
+            id={`volts-${id}`}
+            testId={`volts-${id}`}
+            label="Volts read across it, direct"
+            quantity="voltage"
+            model={field}
+            size="large"
+            whose={`Job ${job.jobId}, ${job.takenIn?.machine ?? ""}`}
+            onKeep={keep}
+          />
+          <div className="mt-3 flex flex-wrap gap-3">
+            <button type="button" className="btn btn-outline" onClick={say({ event: "stored-clip", id })}>
+              The clip stays on
+            </button>
+            <button type="button" className="btn btn-outline" onClick={say({ event: "nothing-stores" })}>
+              No capacitor in this machine
+            </button>
+            <button
+              type="button"
+              className="btn btn-outline"
+              aria-expanded={isCannot}
+              onClick={() => setIsCannot(!isCannot)}
+            >
+              Cannot, because …
+            </button>
+          </div>
+          {isCannot ? <Cannot job={job} id={id} onDone={() => setIsCannot(false)} /> : null}
+          <Problem text={problem} />
+        </div>
+      </div>
+    </li>
+  );
+}
+
+/** Each thing in the machine that can hold charge: its marking, how to drain it, and the volts read. */
+export function StoredCharge(props: StoredProps) {
+  const { stores } = props.job.machine;
+  if (stores.length === 0)
+    return (
+      <p className="py-2">
+        Nothing in this kind of motor stores charge. Electronics on the mains would: then say so in Take in.
+      </p>
+    );
+  return (
+    <ul>
+      {stores.map((id) => (
+        <Item key={id} {...props} id={id} />
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,242 @@
+import { useState } from "react";
+import type { Knowledge } from "@/core/knowledge/types";
+import type { DischargeSchool } from "@/core/safety/discharge";
+import { Choices } from "../fields/Choices";
+import { Field } from "../fields/Field";
+import { PlainFrame } from "../frame/PlainFrame";
+import { useAwake } from "../state/awake";
+import { benchName, setBenchName } from "../state/person";
+import { Instruments } from "./Instruments";
+import { type SetUpDraft, type StoredSettings, useSetUp } from "./use-set-up";
+
+interface SetUpProps {
+  readonly stored: StoredSettings;
+  readonly regions: Knowledge["regions"];
+  readonly kit: Knowledge["kit"];
+  /** The access code, where the shop is served beyond this machine. */
+  readonly access: { readonly code: string; readonly address: string; readonly picture: string } | null;
+}
+
+type Model = ReturnType<typeof useSetUp>;
+
+const SCHOOLS: readonly { readonly value: DischargeSchool; readonly label: string }[] = [
+  { value: "resistor-then-short", label: "Resistor, then insulated short" },
+  { value: "resistor-only", label: "Resistor only, clip left on" },
+  { value: "insulated-short", label: "Insulated short" },
+];
+
+function Text({
+  model,
+  name,
+  label,
+  list,
+  className = "",
+}: {
+  readonly model: Model;
+  readonly name: "shopName" | "volts" | "hertz" | "zone" | "currency" | "labourRate";
+  readonly label: string;
+  readonly list?: string;
+  readonly className?: string;
+}) {
+  return (
+    <Field label={label} error={model.problemOf(name)} className={className}>
+      {(ids) => (
+        <input
+          {...ids}
+          className="input"
+          list={list}
+          autoComplete="off"
+          value={model.draft[name]}
+          onChange={(event) => model.set({ [name]: event.target.value } as Partial<SetUpDraft>)}
+        />
+      )}
+    </Field>
+  );
+}
+
+function Region({ model, regions }: { readonly model: Model; readonly regions: SetUpProps["regions"] }) {
+  const region = regions.find(({ id }) => id === model.draft.region);
+  const choose = (id: string): void => {
+    const next = regions.find((one) => one.id === id);
+    model.set({ region: id, ...(next ? { volts: String(next.volts), hertz: String(next.hertz) } : {}) });
+  };
+  return (
+    <Field
+      label="Region"
+      hint={
+        region
+          ? `Leads: line ${region.leads.line}, neutral ${region.leads.neutral}, earth ${region.leads.earth}.`
+          : undefined
+      }
+      className="sm:col-span-2"
+    >
+      {(ids) => (
+        <select
+          {...ids}
+          className="select"
+          value={model.draft.region}
+          onChange={(event) => choose(event.target.value)}
+        >
+          {regions.map(({ id, label }) => (
+            <option key={id} value={id}>
+              {label}
+            </option>
+          ))}
+        </select>
+      )}
+    </Field>
+  );
+}
+
+function ThisDevice() {
+  const [name, setName] = useState(benchName);
+  return (
+    <Field label="Name of this device's bench" hint="Stands beside every line kept from here.">
+      {(ids) => (
+        <input
+          {...ids}
+          className="input"
+          value={name}
+          onChange={(event) => {
+            setName(event.target.value);
+            if (event.target.value.trim() !== "") setBenchName(event.target.value);
+          }}
+        />
+      )}
+    </Field>
+  );
+}
+
+function Access({ access }: Pick<SetUpProps, "access">) {
+  if (!access)
+    return (
+      <p className="text-soft">
+        Served on this machine only. To work from a tablet too, start it with --host and the address of this
+        machine: visitors then need the access code, which is shown here and in the terminal.
+      </p>
+    );
+  return (
+    <div className="flex flex-wrap items-center gap-5">
+      <img
+        src={access.picture}
+        alt={`The address ${access.address} with the access code, as a QR code`}
+        width="140"
+        height="140"
+      />
+      <p className="text-lg">
+        On a tablet open <b className="num">{access.address}</b>
+        <br />
+        Access code <b className="num text-[28px]">{access.code}</b>
+      </p>
+    </div>
+  );
+}
+
+function Kit({ model, kit }: { readonly model: Model; readonly kit: SetUpProps["kit"] }) {
+  const toggle = (id: string): void => {
+    const has = model.draft.kit.includes(id);
+    model.set({ kit: has ? model.draft.kit.filter((one) => one !== id) : [...model.draft.kit, id] });
+  };
+  return (
+    <fieldset>
+      <legend className="font-bold text-lg">What else is at hand</legend>
+      <div className="mt-1 flex flex-wrap gap-2">
+        {kit.map(({ id, label }) => (
+          <label className="chip" key={id}>
+            <input
+              className="sr-only"
+              type="checkbox"
+              checked={model.draft.kit.includes(id)}
+              onChange={() => toggle(id)}
+            />
+            {label}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+function SetUpForm(props: SetUpProps) {
+  const { stored, regions, kit, access } = props;
+  const model = useSetUp(stored);
+  return (
+    <form
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        void model.keep();
+      }}
+    >
+      <div className="grid gap-x-10 gap-y-5 lg:grid-cols-2">
+        <section aria-label="Shop" className="grid content-start gap-x-4 gap-y-3 sm:grid-cols-2">
+          <Text model={model} name="shopName" label="Name of the shop" className="sm:col-span-2" />
+          <Region model={model} regions={regions} />
+          <Text model={model} name="volts" label="Supply volts" />
+          <Text model={model} name="hertz" label="Supply hertz" />
+          <Text model={model} name="zone" label="Time zone" list="zones" />
+          <Text model={model} name="currency" label="Currency" list="currencies" />
+          <Text model={model} name="labourRate" label={`Labour an hour, ${model.draft.currency}`} />
+        </section>
+        <section aria-label="Ways of working" className="grid content-start gap-4">
+          <Choices
+            legend="Draining a capacitor"
+            name="school"
+            choices={SCHOOLS}
+            value={model.draft.dischargeSchool}
+            onChoose={(dischargeSchool) => model.set({ dischargeSchool })}
+          />
+          <p className="text-soft">
+            The first is the default: the fall is seen, the terminals are not pitted, and the short at the end
+            is the last assurance. A short as the first step is only let pass for a part that holds little.
+          </p>
+          <ThisDevice />
+          <h2 className="font-bold text-lg">Access</h2>
+          <Access access={access} />
+        </section>
+      </div>
+      <div className="mt-6 grid gap-5">
+        <Instruments
+          rows={model.draft.instruments}
+          problemOf={model.problemOf}
+          onRows={(instruments) => model.set({ instruments })}
+        />
+        <Kit model={model} kit={kit} />
+      </div>
+      <datalist id="zones">
+        {Intl.supportedValuesOf("timeZone").map((zone) => (
+          <option key={zone}>{zone}</option>
+        ))}
+      </datalist>
+      <datalist id="currencies">
+        {Intl.supportedValuesOf("currency").map((currency) => (
+          <option key={currency}>{currency}</option>
+        ))}
+      </datalist>
+      <div className="sticky bottom-0 z-10 mt-4 flex flex-wrap items-center gap-4 border-rule border-t bg-paper py-3">
+        <button type="submit" className="btn btn-primary btn-loud">
+          Keep
+        </button>
+        {model.told ? (
+          <p
+            role={model.told.isBad ? "alert" : "status"}
+            className={model.told.isBad ? "font-semibold text-oxide" : "text-soft"}
+          >
+            {model.told.text}
+          </p>
+        ) : null}
+      </div>
+    </form>
+  );
+}
+
+/** Set-up: where the shop is, what it owns, how it works. */
+export function SetUpScreen(props: SetUpProps) {
+  const isAwake = useAwake();
+  return (
+    <PlainFrame path="/set-up">
+      <h1 className="mb-3 font-bold text-[28px] leading-tight">Set-up</h1>
+      {isAwake ? <SetUpForm {...props} /> : null}
+    </PlainFrame>
+  );
+}

@@ -1,0 +1,53 @@
+import type { EntryKind } from "@/core/job/entry";
+import type { JobView } from "@/core/job/reduce";
+import type { Stage } from "@/core/job/stages";
+import type { Result } from "@/core/result";
+import { request } from "./api";
+import { $job } from "./job";
+import { benchName, newId } from "./person";
+import { settlePlug, watchOf } from "./watch";
+
+/** An entry as a screen posts it; the server completes it. */
+export interface Posted {
+  readonly kind: EntryKind;
+  readonly stage: Stage;
+  readonly payload: Readonly<Record<string, unknown>>;
+}
+
+const PLUG_EVENTS: ReadonlySet<unknown> = new Set(["plugged-in", "unplugged", "isolated", "battery"]);
+const TRIES = 3;
+const PAUSE_MS = 400;
+
+const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
+function settlesPlug(posted: Posted): boolean {
+  return posted.kind === "bench-state" && PLUG_EVENTS.has(posted.payload["event"]);
+}
+
+/**
+ * The one way an island changes a job. A lost answer is asked for again with the same entryId, which is harmless.
+ * When the job went on meanwhile, the newest state is loaded and the issue says what changed.
+ */
+export async function postEntry(jobId: number, posted: Posted): Promise<Result<JobView>> {
+  const body = {
+    ...posted,
+    entryId: newId(),
+    expectedSeq: $job.get()?.seq ?? 0,
+    by: benchName(),
+    watch: watchOf(jobId),
+  };
+  const path = `/api/jobs/${jobId}/entries`;
+  let answer = await request<JobView>("POST", path, body);
+  for (let tries = 1; answer.status === 0 && tries < TRIES; tries += 1) {
+    await pause(PAUSE_MS * tries);
+    answer = await request<JobView>("POST", path, body);
+  }
+  if (answer.ok) {
+    $job.set(answer.value);
+    if (settlesPlug(posted)) settlePlug(jobId, answer.value.seq);
+  } else if (answer.status === 409) {
+    const newest = await request<JobView>("GET", `/api/jobs/${jobId}`);
+    if (newest.ok) $job.set(newest.value);
+  }
+  return answer;
+}

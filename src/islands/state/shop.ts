@@ -1,0 +1,15 @@
+import type { Knowledge, Limits } from "@/core/knowledge/types";
+import type { Settings } from "@/core/shop/settings";
+
+/** What every screen gets from the server once: the shop's settings, its limits and the words of the trade. */
+export interface Shop {
+  readonly settings: Settings;
+  readonly limits: Limits;
+  readonly knowledgeVersion: string;
+  readonly families: Knowledge["families"];
+  readonly signs: Knowledge["signs"];
+  readonly deadChecks: Knowledge["deadChecks"];
+  readonly moves: Knowledge["moves"];
+  /** The moment the page was made: screens tick on from it. */
+  readonly now: string;
+}

@@ -1,0 +1,80 @@
+import { useStore } from "@nanostores/react";
+import { map } from "nanostores";
+import { useEffect } from "react";
+import type { JobView } from "@/core/job/reduce";
+import { isPlugFresh, type Watch } from "@/core/safety/bench-state";
+import { benchName } from "./person";
+import type { Shop } from "./shop";
+
+const KEY = "good-spindle:watch";
+const TOUCH_EVERY_MS = 2000;
+
+/** For each job, when this tab last settled its plug and was last touched. Gone with a reload. */
+export const $watches = map<Record<string, Watch>>({});
+let isLoaded = false;
+
+function save(): void {
+  sessionStorage.setItem(KEY, JSON.stringify($watches.get()));
+}
+
+/** Moving between pages keeps the watch; loading a page again drops it (SAFETY). */
+function load(): void {
+  if (isLoaded) return;
+  isLoaded = true;
+  const [entry] = performance.getEntriesByType("navigation") as PerformanceNavigationTiming[];
+  if (entry?.type === "reload") sessionStorage.removeItem(KEY);
+  const kept = sessionStorage.getItem(KEY);
+  if (kept) $watches.set(JSON.parse(kept));
+}
+
+export function settlePlug(jobId: number, seq: number): void {
+  $watches.setKey(String(jobId), { settledSeq: seq, touchedAt: new Date().toISOString() });
+  save();
+}
+
+function touch(jobId: number): void {
+  const watch = $watches.get()[String(jobId)];
+  const now = Date.now();
+  if (!watch || now - Date.parse(watch.touchedAt) < TOUCH_EVERY_MS) return;
+  $watches.setKey(String(jobId), { ...watch, touchedAt: new Date(now).toISOString() });
+  save();
+}
+
+export function watchOf(jobId: number): Watch | undefined {
+  return $watches.get()[String(jobId)];
+}
+
+/** Loads the watches of this tab, and on a job's page counts every touch and key. */
+export function useTouches(jobId: number | undefined, isStillFresh: () => boolean): void {
+  useEffect(() => {
+    load();
+    if (jobId === undefined) return;
+    // A touch after the lapse settles nothing: it only keeps alive what is still known.
+    const onTouch = (): void => {
+      if (isStillFresh()) touch(jobId);
+    };
+    document.addEventListener("pointerdown", onTouch);
+    document.addEventListener("keydown", onTouch);
+    return () => {
+      document.removeEventListener("pointerdown", onTouch);
+      document.removeEventListener("keydown", onTouch);
+    };
+  }, [jobId, isStillFresh]);
+}
+
+/** Whether this tab still knows where the plug of a job is. */
+export function useWatches(): (view: JobView, now: string, limits: Shop["limits"]) => boolean {
+  const watches = useStore($watches);
+  return (view, now, limits) => {
+    const watch = watches[String(view.jobId)];
+    return (
+      watch !== undefined &&
+      isPlugFresh(view.plugFacts, watch, benchName(), later(now, watch.touchedAt), limits)
+    );
+  };
+}
+
+/** The clock of the screen ticks each second and may lag behind the last touch. */
+function later(one: string, other: string): string {
+  return one > other ? one : other;
+}

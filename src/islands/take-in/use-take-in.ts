@@ -1,0 +1,95 @@
+import { useEffect, useState } from "react";
+import { type FieldErrors, type Resolver, useForm } from "react-hook-form";
+import type { JobView } from "@/core/job/reduce";
+import type { Issue } from "@/core/result";
+import { request } from "../state/api";
+import { dropDraft, keepDraft, readDraft } from "../state/draft";
+import { benchName, newId } from "../state/person";
+import { type Posted, postEntry } from "../state/post-entry";
+import { EMPTY_FORM, fieldOf, formOf, readForm, type TakeInForm } from "./form";
+
+function resolverFor(currency: string): Resolver<TakeInForm> {
+  return (values) => {
+    const { issues } = readForm(values, currency);
+    const errors: FieldErrors<TakeInForm> = {};
+    for (const one of issues) {
+      const field = fieldOf(one.path);
+      if (field) errors[field] ??= { type: one.code, message: one.message };
+    }
+    return Object.keys(errors).length > 0 ? { values: {}, errors } : { values, errors: {} };
+  };
+}
+
+/** Entries for what differs from the job as it stands. */
+function changes(form: TakeInForm, before: TakeInForm, job: JobView, currency: string): Posted[] {
+  const next = readForm(form, currency).parts;
+  const old = readForm(before, currency).parts;
+  const differs = (one: unknown, other: unknown): boolean => JSON.stringify(one) !== JSON.stringify(other);
+  const posted: Posted[] = [];
+  const stage = "take-in";
+  if (differs(next.takenIn, old.takenIn))
+    posted.push({
+      kind: "taken-in",
+      stage,
+      payload: { ...next.takenIn, ownerId: job.takenIn?.ownerId ?? null },
+    });
+  if (next.plate && differs(next.plate, old.plate))
+    posted.push({ kind: "nameplate", stage, payload: { ...next.plate } });
+  if (next.complaint && differs(next.complaint, old.complaint))
+    posted.push({ kind: "complaint", stage, payload: { ...next.complaint } });
+  return posted;
+}
+
+/** Take in: a new job, or corrections to one. What is typed is put aside on the device as it is typed. */
+export function useTakeIn(job: JobView | undefined, ownerName: string, currency: string) {
+  const key = job ? `take-in:${job.jobId}` : "take-in:new";
+  const asKept = job ? formOf(job, ownerName, currency) : EMPTY_FORM;
+  const form = useForm<TakeInForm>({
+    defaultValues: { ...asKept, ...readDraft<TakeInForm>(key) },
+    resolver: resolverFor(currency),
+    mode: "onBlur",
+  });
+  const [problem, setProblem] = useState<string | undefined>(undefined);
+  const [kept, setKept] = useState<string | undefined>(undefined);
+  useEffect(() => {
+    const subscription = form.watch((values) => {
+      keepDraft(key, values);
+      setKept(undefined);
+    });
+    return () => subscription.unsubscribe();
+  }, [form, key]);
+  const show = (issues: readonly Issue[]): void => {
+    for (const one of issues) {
+      const field = fieldOf(one.path.replace(/^payload/, "takenIn"));
+      if (field) form.setError(field, { type: one.code, message: one.message });
+    }
+    setProblem(issues.map(({ message }) => message).join(" "));
+  };
+  const makeJob = async (values: TakeInForm): Promise<void> => {
+    const entryId = readDraft<string>(`${key}:id`) ?? newId();
+    keepDraft(`${key}:id`, entryId);
+    const made = await request<{ jobId: number }>("POST", "/api/jobs", {
+      entryId,
+      by: benchName(),
+      ...readForm(values, currency).parts,
+    });
+    if (!made.ok) return show(made.issues);
+    dropDraft(key);
+    dropDraft(`${key}:id`);
+    window.location.assign(`/jobs/${made.value.jobId}/make-safe`);
+  };
+  const correctJob = async (values: TakeInForm, current: JobView): Promise<void> => {
+    const posted = changes(values, asKept, current, currency);
+    for (const one of posted) {
+      const answer = await postEntry(current.jobId, one);
+      if (!answer.ok) return show(answer.issues);
+    }
+    dropDraft(key);
+    setKept(posted.length === 0 ? "Nothing was changed." : "Kept.");
+  };
+  const keep = form.handleSubmit(async (values) => {
+    setProblem(undefined);
+    await (job ? correctJob(values, job) : makeJob(values));
+  });
+  return { form, keep, problem, kept };
+}

@@ -1,0 +1,111 @@
+import type { LedgerLine } from "@/core/job/reduce";
+import { formatDay, formatDuration, formatReading, formatText } from "@/core/quantity/format";
+import type { Shop } from "../state/shop";
+import { reasonWords, VERDICT_WORDS } from "./said";
+
+const EVIDENCE: Readonly<Record<string, string>> = {
+  "plug-in-sight": "plug in sight",
+  "plug-in-pocket": "plug in the pocket",
+  "plug-tagged": "plug tagged",
+  "cord-off-machine": "cord off the machine",
+};
+
+const STORE: Readonly<Record<string, string>> = {
+  start: "start capacitor",
+  run: "run capacitor",
+  bus: "board",
+  any: "whatever stores charge",
+};
+
+export function storeWords(id: string): string {
+  return STORE[id] ?? id;
+}
+
+function benchWords(payload: Extract<LedgerLine, { kind: "bench-state" }>["payload"]): string {
+  switch (payload.event) {
+    case "plugged-in":
+      return "Plugged in";
+    case "unplugged":
+      return `Unplugged, ${EVIDENCE[payload.evidence]}`;
+    case "isolated":
+      return `Isolated and proven dead: ${formatText(payload.volts, "V")}, ${payload.means}`;
+    case "not-known":
+      return "Plug not known";
+    case "battery":
+      return payload.is === "out" ? "Battery out" : "Battery in";
+    case "stored-volts":
+      return `${formatText(payload.volts, "V")} read on the ${storeWords(payload.id)}`;
+    case "stored-clip":
+      return `Clip left on the ${storeWords(payload.id)}`;
+    case "stored-cannot":
+      return `Charge of the ${storeWords(payload.id)} not read: ${payload.why}`;
+    case "nothing-stores":
+      return "Nothing in it stores charge";
+    case "held":
+      return `${payload.id === "lifted-load" ? "Lifted load" : payload.id === "belt" ? "Belt" : "Springs"} ${payload.is}`;
+    case "load":
+      return payload.is === "separated" ? "Motor parted from its load" : "Motor joined to its load";
+    case "temperature":
+      return `Machine is ${payload.is}`;
+  }
+}
+
+function readingWords(payload: Extract<LedgerLine, { kind: "reading" }>["payload"], shop: Shop): string {
+  if (payload.of === "dead-check") {
+    const label = shop.deadChecks.find(({ id }) => id === payload.checkId)?.label ?? payload.checkId;
+    const shown = payload.reading ? formatReading(payload.reading) : undefined;
+    const value = shown ? `${shown.number} ${shown.unit}` : payload.entered;
+    return `${label}: ${value}${payload.taken === "afterwards" ? ", entered afterwards" : ""}`;
+  }
+  const move =
+    shop.moves.find(({ id }) => id === payload.moveId)?.title.replace(/^Measure the /, "") ?? payload.moveId;
+  const reason = payload.finding.reasons[0];
+  const why = reason ? reasonWords(reason) : VERDICT_WORDS[payload.finding.verdict];
+  const late = payload.taken === "afterwards" ? ", entered afterwards" : "";
+  return `${move.charAt(0).toUpperCase()}${move.slice(1)} ${String(payload.input["reading"])}: ${why}${late}`;
+}
+
+function complaintWords(payload: Extract<LedgerLine, { kind: "complaint" }>["payload"], shop: Shop): string {
+  const signs = payload.signs
+    .map((sign) => shop.signs.find(({ id }) => id === sign)?.label ?? sign)
+    .join(" · ");
+  return `Complaint: ${[signs, payload.words].filter((part) => part !== "").join("; ")}`;
+}
+
+/** One line of the ledger in words. */
+export function lineWords(line: LedgerLine, shop: Shop): string {
+  switch (line.kind) {
+    case "taken-in":
+      return `Taken in: ${line.payload.machine}`;
+    case "nameplate":
+      return line.payload.plate === "motor"
+        ? "Plate of the motor read"
+        : `Marking of the ${line.payload.id} capacitor: ${line.payload.mark}`;
+    case "complaint":
+      return complaintWords(line.payload, shop);
+    case "bench-state":
+      return benchWords(line.payload);
+    case "opened":
+      return `Opened: ${line.payload.access}`;
+    case "closed":
+      return `Closed: ${line.payload.access}`;
+    case "reading":
+      return readingWords(line.payload, shop);
+    case "not-done":
+      return `Not done: ${line.payload.what}, ${line.payload.why}`;
+    case "owner-answer":
+      return line.payload.answer === "asked"
+        ? `Owner asked: ${line.payload.question}`
+        : `Owner said ${line.payload.answer}: ${line.payload.question}`;
+    case "timer-started":
+      return `Timer, ${line.payload.what.replace("-", " ")}: ${formatDuration(line.payload.seconds)}`;
+    case "follow-up":
+      return `Look again${line.payload.onDay ? ` on ${formatDay(line.payload.onDay)}` : ""}: ${line.payload.what}${line.payload.condition ? ` (${line.payload.condition})` : ""}`;
+    case "note":
+      return line.payload.text;
+    case "struck":
+      return `Struck out line ${line.payload.seq}${line.payload.why ? `: ${line.payload.why}` : ""}`;
+    case "restored":
+      return `Restored line ${line.payload.seq}`;
+  }
+}
