@@ -1,0 +1,118 @@
+// What has to be there before the program can run: packages, an empty database to copy, the build.
+// Plain Node, no packages: on a fresh clone there are none yet.
+import { spawn, spawnSync } from "node:child_process";
+import { createHash } from "node:crypto";
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import { join } from "node:path";
+
+const LOCK_STAMP = "node_modules/.installed-from";
+const BUILD_STAMP = "dist/.built-from";
+const BUILT_FROM = ["src", "drizzle", "package-lock.json", "astro.config.ts", "tsconfig.json"];
+
+export function fail(message) {
+  console.error(message);
+  process.exit(1);
+}
+
+function hashOf(paths) {
+  const hash = createHash("sha256");
+  const add = (path) => {
+    if (statSync(path).isDirectory()) for (const name of readdirSync(path).sort()) add(join(path, name));
+    else hash.update(path).update(readFileSync(path));
+  };
+  for (const path of paths) add(path);
+  return hash.digest("hex");
+}
+
+function stampIs(path, value) {
+  return existsSync(path) && readFileSync(path, "utf8") === value;
+}
+
+function run(command, args, { quiet = false } = {}) {
+  const result = spawnSync(command, args, {
+    stdio: quiet ? "pipe" : "inherit",
+    encoding: "utf8",
+    env: { ...process.env, ASTRO_TELEMETRY_DISABLED: "1" },
+  });
+  if (result.status === 0) return;
+  if (quiet) console.error(`${result.stdout ?? ""}${result.stderr ?? ""}`);
+  fail(`"${command} ${args.join(" ")}" failed.`);
+}
+
+/** Installs when the lock file changed since the last time. Returns whether it did. */
+export function ensureInstalled() {
+  const wanted = hashOf(["package-lock.json"]);
+  if (stampIs(LOCK_STAMP, wanted)) return false;
+  console.log("Installing packages (a minute or two, once) …");
+  run("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error"], { quiet: true });
+  writeFileSync(LOCK_STAMP, wanted);
+  return true;
+}
+
+/** An empty database, made once for this version of the engine. */
+export function ensureSnapshot() {
+  if (existsSync(".cache/empty-database.tar.gz")) return;
+  mkdirSync(".cache", { recursive: true });
+  run(process.execPath, ["scripts/make-snapshot.mjs"], { quiet: true });
+}
+
+/** Builds when a source changed since the last build. Returns whether it did. */
+export function ensureBuilt() {
+  const wanted = hashOf(BUILT_FROM);
+  if (stampIs(BUILD_STAMP, wanted)) return false;
+  console.log("Building (half a minute, when the sources changed) …");
+  run("npx", ["--no-install", "astro", "build", "--silent"], { quiet: true });
+  writeFileSync(BUILD_STAMP, wanted);
+  return true;
+}
+
+/**
+ * Starts the built server and waits until its database is open.
+ * @returns the child process and its address
+ */
+export async function startServer({
+  host = "127.0.0.1",
+  port,
+  data,
+  seed = "demo",
+  anchor,
+  hosts,
+  access = false,
+  output = "inherit",
+  env: extra = {},
+}) {
+  const env = {
+    ...process.env,
+    ...extra,
+    HOST: host,
+    PORT: String(port),
+    GOOD_SPINDLE_DATA: data,
+    GOOD_SPINDLE_SEED: seed,
+    ...(anchor ? { GOOD_SPINDLE_ANCHOR: anchor } : {}),
+    ...(hosts ? { GOOD_SPINDLE_HOSTS: hosts } : {}),
+    ...(access ? { GOOD_SPINDLE_ACCESS: "required" } : {}),
+    ASTRO_NODE_LOGGING: "disabled",
+  };
+  const child = spawn(process.execPath, ["dist/server/entry.mjs"], {
+    env,
+    stdio: ["ignore", output, "inherit"],
+  });
+  let ended;
+  child.once("exit", (code) => {
+    ended = code ?? 1;
+  });
+  const address = `http://${host === "0.0.0.0" || host === "::" ? "127.0.0.1" : host}:${port}`;
+  const deadline = Date.now() + 60_000;
+  while (Date.now() < deadline) {
+    if (ended !== undefined) throw new Error(`the server ended before it was ready (code ${ended})`);
+    const answer = await fetch(`${address}/api/health`).catch(() => undefined);
+    if (answer?.ok) return { child, address };
+    if (answer) {
+      child.kill();
+      throw new Error(`the server could not open its database (status ${answer.status})`);
+    }
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  child.kill();
+  throw new Error("the server was not ready within a minute");
+}
