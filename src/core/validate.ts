@@ -79,7 +79,10 @@ function messageOf(error: yup.ValidationError): string {
 function issueOf(error: yup.ValidationError): Issue {
   const code = error.params?.["code"];
   const given = error.params?.["originalValue"] ?? error.params?.["value"];
-  const path = (error.path ?? "").replace(/\[(\d+)\]/g, ".$1").replace(/\["([^"]+)"\]/g, ".$1");
+  const path = (error.path ?? "")
+    .replace(/\[(\d+)\]/g, ".$1")
+    .replace(/\["([^"]+)"\]/g, ".$1")
+    .replace(/^\./, "");
   return issue(
     path,
     typeof code === "string" ? code : `input/${error.type ?? "invalid"}`,
@@ -98,6 +101,7 @@ function issuesOf(error: yup.ValidationError): Failed {
  * @returns the input itself, unchanged and typed, or every issue with its path.
  */
 export function parseWith<S extends yup.Schema>(schema: S, raw: unknown): Result<yup.InferType<S>> {
+  if (raw === undefined) return fail(issue("", "input/missing", "The input is missing."));
   const bad = unstorable(raw, "", 0);
   if (bad.length > 0) return fail(...bad);
   try {

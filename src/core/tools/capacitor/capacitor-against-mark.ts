@@ -90,26 +90,17 @@ function judgeShort(reading: Reading | undefined, limits: Limits): Judged | unde
   };
 }
 
-function judgeAbove(
-  value: number,
-  lower: number,
-  band: AllowedBand,
-  role: CapacitorMark["role"],
-  limits: Limits,
-): Judged {
-  const over = value / band.max - 1;
-  const allowed = limitOf(limits, "capacitor-start-above-upper").value;
-  const isTolerated = role === "start" && lower <= band.max * (1 + allowed);
-  return {
-    standing: "above",
-    verdict: isTolerated ? "sound" : "suspect",
-    reasons: [
-      {
-        code: isTolerated ? "capacitor/a-little-above" : "capacitor/above-mark",
-        params: { over, max: band.max },
-      },
-    ],
-  };
+/** How far up a reading is still good: a start part may stand a little above its upper mark. */
+function soundMaximum(band: AllowedBand, role: CapacitorMark["role"], limits: Limits): number {
+  const allowed = role === "start" ? limitOf(limits, "capacitor-start-above-upper").value : 0;
+  return denoise(band.max * (1 + allowed));
+}
+
+function soundReason(value: number, band: AllowedBand): Said {
+  const params = { min: band.min, max: band.max };
+  return value > band.max
+    ? { code: "capacitor/a-little-above", params: { over: value / band.max - 1, max: band.max } }
+    : { code: "capacitor/inside-mark", params };
 }
 
 function judgeValue(
@@ -120,34 +111,49 @@ function judgeValue(
   limits: Limits,
 ): Judged {
   const shareOfMinimum = value / band.min;
-  if (value < limitOf(limits, "capacitor-open-share").value * band.min)
-    return {
-      standing: "open",
-      verdict: "faulty",
-      reasons: [{ code: "capacitor/open", params: { shareOfMinimum } }],
-    };
-  const standing = standingOf(measured, band);
-  if (standing === "above") return judgeAbove(value, measured.lower, band, role, limits);
   const params = { shareOfMinimum, min: band.min, max: band.max };
+  if (value < limitOf(limits, "capacitor-open-share").value * band.min)
+    return { standing: "open", verdict: "faulty", reasons: [{ code: "capacitor/open", params }] };
+  const standing = standingOf(measured, band);
+  const top = soundMaximum(band, role, limits);
   if (standing === "below")
     return { standing, verdict: "faulty", reasons: [{ code: "capacitor/below-mark", params }] };
-  if (standing === "edge") {
-    const side = Math.abs(value - band.min) < Math.abs(value - band.max) ? "lower" : "upper";
+  if (measured.lower >= band.min && measured.upper <= top)
+    return { standing, verdict: "sound", reasons: [soundReason(value, band)] };
+  if (measured.lower > top) {
+    const over = value / band.max - 1;
     return {
       standing,
-      verdict: "undecided",
-      reasons: [{ code: "capacitor/on-the-edge", params: { ...params, side } }],
+      verdict: "suspect",
+      reasons: [{ code: "capacitor/above-mark", params: { over, max: band.max } }],
     };
   }
-  return { standing, verdict: "sound", reasons: [{ code: "capacitor/inside-mark", params }] };
+  const side = value - band.min < top - value ? "lower" : "upper";
+  return {
+    standing,
+    verdict: "undecided",
+    reasons: [{ code: "capacitor/on-the-edge", params: { ...params, side } }],
+  };
 }
 
-/** A tolerance that was assumed decides nothing that a narrower or wider one would turn round. */
-function softenAssumed(judged: Judged, band: AllowedBand, role: CapacitorMark["role"]): Judged {
-  if (!band.isAssumed || role !== "not-known" || judged.standing === "below" || judged.standing === "open")
-    return judged;
-  if (judged.standing === "shorted" || judged.standing === "above") return judged;
-  return { ...judged, verdict: "undecided", reasons: [{ code: "capacitor/needs-tolerance", params: {} }] };
+/** A tolerance that was assumed decides nothing that another one sold for such a part would turn round. */
+function softenAssumed(
+  judged: Judged,
+  measured: Interval,
+  band: AllowedBand,
+  role: CapacitorMark["role"],
+  limits: Limits,
+): Judged {
+  if (!band.isAssumed || role === "run" || judged.standing === "open") return judged;
+  const needsTolerance: Judged = {
+    ...judged,
+    verdict: "undecided",
+    reasons: [{ code: "capacitor/needs-tolerance", params: {} }],
+  };
+  if (role === "not-known")
+    return judged.standing === "below" || judged.standing === "above" ? judged : needsTolerance;
+  const lowest = band.min * (1 - limitOf(limits, "capacitor-widest-tolerance").value);
+  return judged.standing === "below" && measured.upper >= lowest ? needsTolerance : judged;
 }
 
 /** A resistor left across can only raise what the meter shows: low stays proof, anything else does not. */
@@ -260,7 +266,10 @@ function analyse(input: Input, limits: Limits): Omit<Finding, "basis"> {
   const byValue =
     value === undefined || !measured
       ? judgeNoValue(reading)
-      : softenBleed(softenAssumed(judgeValue(value, measured, band, role, limits), band, role), input);
+      : softenBleed(
+          softenAssumed(judgeValue(value, measured, band, role, limits), measured, band, role, limits),
+          input,
+        );
   const judged = short ?? byValue;
   const proves = judged.verdict !== "undecided" || (judged.standing === "edge" && value !== undefined);
   const standard = role === "start" ? "iec-60252-2" : "iec-60252-1";
@@ -279,7 +288,7 @@ function analyse(input: Input, limits: Limits): Omit<Finding, "basis"> {
  *
  * The reading stands for the interval [C − u, C + u], with u the meter's limit of error (source gum); the verdict
  * compares that interval with the band the marking allows: wholly inside is sound, wholly below is faulty, across an
- * edge is undecided, above is suspect (a start part is let pass a little above). Below 5 % of the lower mark it counts
+ * edge is undecided, above is suspect (a start part is good up to 20 % above its upper mark). Below 5 % of the lower mark it counts
  * as open, below 10 Ω direct current as shorted. A bleed resistor left across can only raise the reading, so low stays
  * proof and the rest asks for it to be lifted.
  */

@@ -1,0 +1,53 @@
+import type { Entry, EntryKind, Payloads } from "@/core/job/entry";
+import { type JobView, reduceJob } from "@/core/job/reduce";
+import { currentVersion } from "@/core/job/upcast";
+import { KNOWLEDGE, LIMITS } from "../shop-ground";
+
+export const T0 = Date.parse("2026-11-25T09:00:00Z");
+
+export type Line = { [K in EntryKind]: readonly [K, Payloads[K], string?] }[EntryKind];
+
+/** A log from kinds and payloads, a minute apart. */
+export function logOf(...lines: readonly Line[]): Entry[] {
+  return lines.map(
+    ([kind, payload, by], index) =>
+      ({
+        entryId: `00000000-0000-4000-8000-${String(index).padStart(12, "0")}`,
+        jobId: 118,
+        seq: index + 1,
+        kindVersion: currentVersion(kind),
+        stage: "take-in",
+        shown: null,
+        knowledgeVersion: KNOWLEDGE.version,
+        settingsVersion: 0,
+        at: new Date(T0 + index * 60_000).toISOString(),
+        by: by ?? "left bench",
+        kind,
+        payload,
+      }) as Entry,
+  );
+}
+
+export function viewOf(entries: readonly Entry[]): JobView {
+  return reduceJob(118, entries, { families: KNOWLEDGE.families, limits: LIMITS });
+}
+
+export const CARDER: Payloads["taken-in"] = {
+  machine: "Wool carder",
+  tag: "",
+  place: "left bench",
+  family: "capacitor-start",
+  protectionClass: "class-1",
+  connection: "plug",
+  heater: "no",
+  ownerId: null,
+  ceilingMinor: 8000,
+  history: "",
+};
+export const OUT: Payloads["bench-state"] = { event: "unplugged", evidence: "plug-in-sight" };
+export const DRAINED: Payloads["bench-state"] = {
+  event: "stored-volts",
+  id: "start",
+  volts: 0.3,
+  dielectric: "electrolytic",
+};

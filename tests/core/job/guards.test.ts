@@ -1,0 +1,84 @@
+import { describe, expect, it } from "vitest";
+import type { Entry, NewEntry } from "@/core/job/entry";
+import { type GuardContext, guardEntry } from "@/core/job/guards";
+import { LIMITS } from "../shop-ground";
+import { CARDER, DRAINED, logOf, OUT, T0, viewOf } from "./entries";
+
+const READING = { kind: "reading", payload: { of: "tool", taken: "now" } } as unknown as NewEntry;
+const LATE = { kind: "reading", payload: { of: "tool", taken: "afterwards" } } as unknown as NewEntry;
+
+function codes(
+  entries: readonly Entry[],
+  entry: NewEntry,
+  context: Partial<GuardContext> = {},
+): (string | undefined)[] {
+  const now = new Date(T0 + 10 * 60_000).toISOString();
+  const watch = { settledSeq: entries.length, touchedAt: now };
+  return guardEntry(viewOf(entries), entries, entry, {
+    by: "left bench",
+    now,
+    watch,
+    need: "hands-inside",
+    limits: LIMITS,
+    ...context,
+  }).map(({ code }) => code);
+}
+
+describe("what may be appended", () => {
+  const safe = logOf(["taken-in", CARDER], ["bench-state", OUT], ["bench-state", DRAINED]);
+  it("a reading inside the machine needs the plug out and the charge read", () => {
+    expect(codes(safe, READING)).toEqual([]);
+    expect(codes(safe.slice(0, 2), READING)).toEqual(["guard/bench-state"]);
+    expect(codes(safe.slice(0, 1), READING)).toEqual(["guard/bench-state"]);
+  });
+
+  it("after a reload, or another person's entry, it asks again", () => {
+    expect(codes(safe, READING, { watch: undefined })).toEqual(["guard/bench-state"]);
+    const others = logOf(
+      ["taken-in", CARDER],
+      ["bench-state", OUT],
+      ["bench-state", DRAINED],
+      ["note", { text: "hello" }, "right bench"],
+    );
+    expect(
+      codes(others, READING, { watch: { settledSeq: 3, touchedAt: new Date(T0 + 600_000).toISOString() } }),
+    ).toEqual(["guard/bench-state"]);
+  });
+
+  it("a reading that was taken already is never refused", () => {
+    expect(codes(safe.slice(0, 1), LATE, { watch: undefined })).toEqual([]);
+  });
+
+  it("what needs nothing is let pass", () => {
+    expect(codes([], READING, { need: "none", watch: undefined })).toEqual([]);
+  });
+});
+
+describe("striking out and restoring", () => {
+  const log = logOf(
+    ["taken-in", CARDER],
+    ["note", { text: "x" }],
+    ["struck", { seq: 2, why: "" }],
+    ["note", { text: "y" }],
+  );
+  it.each<[string, NewEntry, string[]]>([
+    ["a standing note", { kind: "struck", payload: { seq: 4, why: "" } }, []],
+    ["a line struck already", { kind: "struck", payload: { seq: 2, why: "" } }, ["guard/already-struck"]],
+    ["a strike", { kind: "struck", payload: { seq: 3, why: "" } }, ["guard/not-strikable"]],
+    ["no line at all", { kind: "struck", payload: { seq: 9, why: "" } }, ["guard/no-such-line"]],
+    [
+      "what the whole job stands on",
+      { kind: "struck", payload: { seq: 1, why: "" } },
+      ["guard/stands-under"],
+    ],
+    ["restoring a struck line", { kind: "restored", payload: { seq: 2 } }, []],
+    ["restoring a standing line", { kind: "restored", payload: { seq: 4 } }, ["guard/not-struck"]],
+  ])("%s", (_, entry, wanted) => {
+    expect(codes(log, entry)).toEqual(wanted);
+  });
+
+  it("a corrected take-in may go: another one stands", () => {
+    const corrected = logOf(["taken-in", CARDER], ["taken-in", { ...CARDER, place: "shelf 1" }]);
+    expect(codes(corrected, { kind: "struck", payload: { seq: 1, why: "" } })).toEqual([]);
+  });
+});

@@ -1,0 +1,152 @@
+import { describe, expect, it } from "vitest";
+import type { Payloads } from "@/core/job/entry";
+import { collars, nextStep } from "@/core/job/next-step";
+import { KNOWLEDGE, LIMITS } from "../shop-ground";
+import { CARDER, DRAINED, type Line, logOf, OUT, viewOf } from "./entries";
+
+const COMPLAINT: Payloads["complaint"] = {
+  signs: ["hum"],
+  circumstance: "always",
+  afterMinutes: null,
+  words: "",
+};
+const check = (checkId: string, verdict: "passed" | "failed" = "passed"): Payloads["reading"] => ({
+  of: "dead-check",
+  checkId,
+  entered: "x",
+  reading: null,
+  taken: "now",
+  verdict,
+  limit: null,
+  limitSource: null,
+});
+const CHECKED = [
+  ["taken-in", CARDER],
+  ["complaint", COMPLAINT],
+  ["bench-state", OUT],
+  ["reading", check("look-and-cord")],
+  ["reading", check("earth-continuity")],
+  ["reading", check("insulation")],
+] as const;
+
+function step(lines: readonly Line[], isPlugFresh = true, now = "2026-11-25T09:06:00.000Z") {
+  const ground = {
+    deadChecks: KNOWLEDGE.deadChecks,
+    limits: LIMITS,
+    now,
+    zone: "Atlantic/Faroe",
+    isPlugFresh,
+  };
+  const view = viewOf(logOf(...lines));
+  const { band, code, stage } = nextStep(view, ground);
+  return { band, code, stage, collars: collars(view, ground) };
+}
+
+describe("what a machine on the bench waits for", () => {
+  it.each<[string, readonly Line[], boolean, string, string]>([
+    ["no complaint yet", [["taken-in", CARDER]], true, "now", "now/complaint"],
+    [
+      "nothing checked",
+      [
+        ["taken-in", CARDER],
+        ["complaint", COMPLAINT],
+      ],
+      true,
+      "now",
+      "now/dead-checks",
+    ],
+    [
+      "a failed check comes first",
+      [
+        ["taken-in", CARDER],
+        ["complaint", COMPLAINT],
+        ["reading", check("insulation", "failed")],
+      ],
+      true,
+      "now",
+      "now/failed-check",
+    ],
+    ["checked, charge not read", [...CHECKED], true, "now", "now/make-safe"],
+    ["drained", [...CHECKED, ["bench-state", DRAINED]], true, "now", "now/measure-capacitor"],
+    [
+      "drained, but nobody knows where the plug is",
+      [...CHECKED, ["bench-state", DRAINED]],
+      false,
+      "now",
+      "now/make-safe",
+    ],
+    [
+      "the owner was asked",
+      [...CHECKED, ["owner-answer", { question: "q", answer: "asked", means: "message" }]],
+      true,
+      "waiting",
+      "wait/owner",
+    ],
+    [
+      "the owner said yes",
+      [
+        ...CHECKED,
+        ["owner-answer", { question: "q", answer: "asked", means: "message" }],
+        ["owner-answer", { question: "q", answer: "yes", means: "message" }],
+      ],
+      true,
+      "now",
+      "now/make-safe",
+    ],
+    [
+      "it cools down",
+      [...CHECKED, ["timer-started", { what: "cool-down", seconds: 1800 }]],
+      true,
+      "waiting",
+      "wait/cool-down",
+    ],
+    [
+      "a look next week",
+      [...CHECKED, ["follow-up", { what: "look", onDay: "2026-12-03", condition: "" }]],
+      true,
+      "due",
+      "due/later",
+    ],
+    [
+      "a look today",
+      [...CHECKED, ["follow-up", { what: "look", onDay: "2026-11-25", condition: "" }]],
+      true,
+      "due",
+      "due/now",
+    ],
+  ])("%s", (_, lines, isFresh, band, code) => {
+    expect(step(lines, isFresh)).toMatchObject({ band, code });
+  });
+
+  it("a timer that ran out waits no longer", () => {
+    expect(
+      step([...CHECKED, ["timer-started", { what: "drain", seconds: 5 }]], true, "2026-11-25T09:07:00.000Z"),
+    ).toMatchObject({
+      band: "now",
+    });
+  });
+
+  it("due days are the shop's own: still the day before in its zone", () => {
+    const lines: readonly Line[] = [
+      ...CHECKED,
+      ["follow-up", { what: "look", onDay: "2026-11-26", condition: "" }],
+    ];
+    expect(step(lines, true, "2026-11-25T23:30:00.000Z").code).toBe("due/later");
+    expect(step(lines, true, "2026-11-26T00:30:00.000Z").code).toBe("due/now");
+  });
+
+  it("draws a notched collar for a failed check and no link state for stages without a screen", () => {
+    const drawn = step([
+      ["taken-in", CARDER],
+      ["complaint", COMPLAINT],
+      ["reading", check("insulation", "failed")],
+    ]).collars;
+    expect(drawn).toMatchObject({
+      "take-in": "done",
+      "make-safe": "attention",
+      measure: "to-come",
+      isolate: "to-come",
+      "sign-off": "to-come",
+    });
+  });
+});

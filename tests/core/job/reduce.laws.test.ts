@@ -1,0 +1,115 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import type { Entry, EntryKind, Payloads } from "@/core/job/entry";
+import type { JobView } from "@/core/job/reduce";
+import { capacitorAgainstMark } from "@/core/tools/capacitor/capacitor-against-mark";
+import { GROUND, RUNS } from "../shop-ground";
+import { CARDER, DRAINED, logOf, OUT, viewOf } from "./entries";
+
+const finding = capacitorAgainstMark.run(capacitorAgainstMark.example, GROUND);
+if (!finding.ok) throw new Error("the example does not run");
+const READING: Payloads["reading"] = {
+  of: "tool",
+  toolId: "capacitor-against-mark",
+  moveId: "start-capacitance",
+  input: {},
+  finding: finding.value,
+  taken: "now",
+  looseReadingId: null,
+};
+
+type Line = { [K in EntryKind]: readonly [K, Payloads[K]] }[EntryKind];
+const LINES: readonly Line[] = [
+  ["complaint", { signs: ["hum"], circumstance: "cold", afterMinutes: null, words: "" }],
+  ["nameplate", { plate: "capacitor", id: "start", mark: "145-174 μF" }],
+  ["reading", READING],
+  ["note", { text: "x" }],
+  ["follow-up", { what: "look", onDay: null, condition: "" }],
+  ["owner-answer", { question: "q", answer: "asked", means: "message" }],
+  ["timer-started", { what: "drain", seconds: 9 }],
+  ["opened", { access: "hump" }],
+];
+const anyLog = fc
+  .array(fc.constantFrom(...LINES), { minLength: 1, maxLength: 12 })
+  .map((lines) => logOf(["taken-in", CARDER], ...lines));
+
+/** What the job says, without its own history. */
+function said({ ledger: _, seq: __, plugFacts: ___, ...rest }: JobView): unknown {
+  return JSON.parse(JSON.stringify(rest));
+}
+
+function renumbered(entries: readonly Entry[]): Entry[] {
+  return entries.map((entry, index) => ({ ...entry, seq: index + 1 }));
+}
+
+/** Without the places in the log, which shift when a line was never written. */
+const placeless = (value: unknown): unknown =>
+  JSON.parse(JSON.stringify(value, (key, inner) => (key === "seq" || key === "at" ? undefined : inner)));
+
+describe("laws of the log", () => {
+  it("striking out and restoring a line leaves the job as it was", () => {
+    fc.assert(
+      fc.property(anyLog, fc.nat(), (entries, pick) => {
+        const target = entries[1 + (pick % (entries.length - 1))];
+        fc.pre(target !== undefined);
+        const longer = logOf(
+          ...entries.map(({ kind, payload }) => [kind, payload] as never),
+          ["struck", { seq: target.seq, why: "" }],
+          ["restored", { seq: target.seq }],
+        );
+        expect(said(viewOf(longer))).toEqual(said(viewOf(entries)));
+      }),
+      RUNS,
+    );
+  });
+
+  it("a struck line says as little as one that was never written", () => {
+    fc.assert(
+      fc.property(anyLog, fc.nat(), (entries, pick) => {
+        const target = entries[1 + (pick % (entries.length - 1))];
+        fc.pre(target !== undefined);
+        const struck = logOf(...entries.map(({ kind, payload }) => [kind, payload] as never), [
+          "struck",
+          { seq: target.seq, why: "" },
+        ]);
+        const never = renumbered(entries.filter(({ seq }) => seq !== target.seq));
+        expect(placeless(said(viewOf(struck)))).toEqual(placeless(said(viewOf(never))));
+      }),
+      RUNS,
+    );
+  });
+
+  it("the same entries always give the same view, and nothing is written into them", () => {
+    fc.assert(
+      fc.property(anyLog, (entries) => {
+        const before = JSON.stringify(entries);
+        expect(viewOf(entries)).toEqual(viewOf(entries));
+        expect(JSON.stringify(entries)).toBe(before);
+      }),
+      RUNS,
+    );
+  });
+
+  it.each([
+    ["unplugging", 2],
+    ["draining", 3],
+    ["plugging in", 4],
+  ])("striking out %s never makes the machine safer than it was", (_, seq) => {
+    const entries = logOf(
+      ["taken-in", CARDER],
+      ["bench-state", OUT],
+      ["bench-state", DRAINED],
+      ["bench-state", { event: "plugged-in" }],
+    );
+    const struck = logOf(...entries.map(({ kind, payload }) => [kind, payload] as never), [
+      "struck",
+      { seq, why: "" },
+    ]);
+    expect(viewOf(struck).bench).toMatchObject({ plug: "not-known", stored: [] });
+    const restored = logOf(...struck.map(({ kind, payload }) => [kind, payload] as never), [
+      "restored",
+      { seq },
+    ]);
+    expect(viewOf(restored).bench).toMatchObject({ plug: "not-known", stored: [] });
+  });
+});

@@ -1,0 +1,257 @@
+import { describe, expect, it } from "vitest";
+import type { Limits } from "@/core/knowledge/types";
+import {
+  AT_THE_DOOR,
+  applyBenchEvent,
+  asSeen,
+  type BenchEvent,
+  type BenchMachine,
+  type BenchState,
+  gapsFor,
+  isPlugFresh,
+  storedStanding,
+} from "@/core/safety/bench-state";
+import { benchSummary } from "@/core/safety/bench-words";
+import { LIMITS } from "../shop-ground";
+
+const T0 = "2026-11-25T09:00:00.000Z";
+const CARDER: BenchMachine = { connection: "plug", stores: ["start"] };
+const minutes = (count: number): string => new Date(Date.parse(T0) + count * 60_000).toISOString();
+
+function stateAfter(machine: BenchMachine, ...events: BenchEvent[]): BenchState {
+  return events.reduce((state, event) => {
+    const next = applyBenchEvent(state, event, T0, machine, LIMITS);
+    if (!next.ok) throw new Error(next.issues[0]?.message);
+    return next.value;
+  }, AT_THE_DOOR);
+}
+
+const OUT: BenchEvent = { event: "unplugged", evidence: "plug-in-sight" };
+const volts = (read: number, dielectric: "film" | "electrolytic" = "electrolytic"): BenchEvent => ({
+  event: "stored-volts",
+  id: "start",
+  volts: read,
+  dielectric,
+});
+const DRAINED = volts(0.3);
+
+describe("every transition of the bench state", () => {
+  const FIXED: BenchMachine = { connection: "fixed", stores: ["start"] };
+  const DRILL: BenchMachine = { connection: "battery", stores: ["bus"] };
+  const CLOCK: BenchMachine = { connection: "plug", stores: [] };
+  const UNKNOWN: BenchMachine = { connection: "plug", stores: ["any"] };
+  it.each<[string, BenchMachine, BenchEvent[], string, string[]]>([
+    ["at the door", CARDER, [], "not-known", ["plug", "charge"]],
+    ["unplugged", CARDER, [OUT], "unplugged", ["charge"]],
+    ["unplugged and drained", CARDER, [OUT, DRAINED], "unplugged", []],
+    ["still charged", CARDER, [OUT, volts(205)], "unplugged", ["charge"]],
+    ["charged the other way round", CARDER, [OUT, volts(-205)], "unplugged", ["charge"]],
+    ["exactly at the safe voltage", CARDER, [OUT, volts(5)], "unplugged", []],
+    ["the clip stays on", CARDER, [OUT, { event: "stored-clip", id: "start" }], "unplugged", []],
+    [
+      "cannot be read",
+      CARDER,
+      [OUT, { event: "stored-cannot", id: "start", why: "riveted" }],
+      "unplugged",
+      ["charge"],
+    ],
+    [
+      "drained, then plugged in",
+      CARDER,
+      [OUT, DRAINED, { event: "plugged-in" }],
+      "plugged-in",
+      ["plug", "charge"],
+    ],
+    [
+      "plugged in and out again: the charge is asked anew",
+      CARDER,
+      [OUT, DRAINED, { event: "plugged-in" }, OUT],
+      "unplugged",
+      ["charge"],
+    ],
+    [
+      "not known: nothing read counts",
+      CARDER,
+      [OUT, DRAINED, { event: "not-known" }],
+      "not-known",
+      ["plug", "charge"],
+    ],
+    ["a family without capacitor", CLOCK, [OUT], "unplugged", []],
+    [
+      "family not known, looked: nothing stores",
+      UNKNOWN,
+      [OUT, { event: "nothing-stores" }],
+      "unplugged",
+      [],
+    ],
+    ["family not known, nothing said", UNKNOWN, [OUT], "unplugged", ["charge"]],
+    [
+      "wired in, isolated and proven dead",
+      FIXED,
+      [{ event: "isolated", volts: 0.1, means: "two-pole tester" }, DRAINED],
+      "isolated",
+      [],
+    ],
+    [
+      "isolated, then power again",
+      FIXED,
+      [{ event: "isolated", volts: 0.1, means: "tester" }, { event: "plugged-in" }],
+      "plugged-in",
+      ["plug", "charge"],
+    ],
+    [
+      "battery machine, battery in",
+      DRILL,
+      [{ event: "battery", is: "in" }],
+      "not-known",
+      ["battery", "charge"],
+    ],
+    ["battery machine is not safe by unplugging", DRILL, [OUT], "unplugged", ["battery", "charge"]],
+    [
+      "battery out and the board's charge read",
+      DRILL,
+      [
+        { event: "battery", is: "out" },
+        { event: "stored-volts", id: "bus", volts: 1, dielectric: "film" },
+      ],
+      "not-known",
+      [],
+    ],
+    [
+      "battery in again clears what was read",
+      DRILL,
+      [
+        { event: "battery", is: "out" },
+        { event: "stored-volts", id: "bus", volts: 1, dielectric: "film" },
+        { event: "battery", is: "in" },
+      ],
+      "not-known",
+      ["battery", "charge"],
+    ],
+    [
+      "a free spring",
+      CARDER,
+      [OUT, DRAINED, { event: "held", id: "springs", is: "free" }],
+      "unplugged",
+      ["springs"],
+    ],
+    [
+      "a held spring",
+      CARDER,
+      [
+        OUT,
+        DRAINED,
+        { event: "held", id: "springs", is: "free" },
+        { event: "held", id: "springs", is: "held" },
+      ],
+      "unplugged",
+      [],
+    ],
+    [
+      "load and temperature settle nothing",
+      CARDER,
+      [OUT, { event: "load", is: "separated" }, { event: "temperature", is: "hot" }],
+      "unplugged",
+      ["charge"],
+    ],
+  ])("%s", (_, machine, events, plug, gaps) => {
+    const state = stateAfter(machine, ...events);
+    expect(state.plug).toBe(plug);
+    expect(gapsFor(state, "hands-inside", machine, T0, LIMITS)).toEqual(gaps);
+  });
+
+  it.each<[string, BenchMachine, BenchEvent, string]>([
+    [
+      "isolated with volts still there",
+      FIXED,
+      { event: "isolated", volts: 118, means: "tester" },
+      "bench/not-dead",
+    ],
+    ["a wired-in machine has no plug", FIXED, OUT, "bench/fixed-wiring"],
+    ["a capacitor motor has a capacitor", CARDER, { event: "nothing-stores" }, "bench/it-stores"],
+  ])("refuses: %s", (_, machine, event, code) => {
+    const tried = applyBenchEvent(AT_THE_DOOR, event, T0, machine, LIMITS);
+    expect(tried.ok ? undefined : tried.issues[0]?.code).toBe(code);
+  });
+});
+
+describe("what lapses", () => {
+  it.each([
+    ["film", 9, "drained"],
+    ["film", 10, "lapsed"],
+    ["electrolytic", 29, "drained"],
+    ["electrolytic", 30, "lapsed"],
+  ] as const)("%s after %d minutes is %s", (dielectric, later, standing) => {
+    const state = stateAfter(CARDER, OUT, volts(0.3, dielectric));
+    expect(storedStanding(state, "start", minutes(later), LIMITS)).toBe(standing);
+  });
+
+  it("a clip left on does not lapse", () => {
+    const state = stateAfter(CARDER, OUT, { event: "stored-clip", id: "start" });
+    expect(gapsFor(state, "hands-inside", CARDER, minutes(600), LIMITS)).toEqual([]);
+  });
+
+  const facts = { plugSeq: 4, lastSeqBy: { left: 6 } };
+  it.each([
+    ["touched a minute ago", { settledSeq: 4, touchedAt: T0 }, "left", minutes(1), facts, true],
+    ["touched fifteen minutes ago", { settledSeq: 4, touchedAt: T0 }, "left", minutes(15), facts, true],
+    ["untouched for longer", { settledSeq: 4, touchedAt: T0 }, "left", minutes(15.1), facts, false],
+    ["after a reload nothing is watched", undefined, "left", T0, facts, false],
+    [
+      "settled before the last word about the plug",
+      { settledSeq: 3, touchedAt: T0 },
+      "left",
+      T0,
+      facts,
+      false,
+    ],
+    [
+      "another person's entry since",
+      { settledSeq: 4, touchedAt: T0 },
+      "left",
+      T0,
+      { plugSeq: 4, lastSeqBy: { left: 6, right: 5 } },
+      false,
+    ],
+    [
+      "another person's entry before",
+      { settledSeq: 4, touchedAt: T0 },
+      "left",
+      T0,
+      { plugSeq: 4, lastSeqBy: { left: 6, right: 2 } },
+      true,
+    ],
+    [
+      "never said anything",
+      { settledSeq: 0, touchedAt: T0 },
+      "left",
+      T0,
+      { plugSeq: 0, lastSeqBy: {} },
+      false,
+    ],
+    ["a clock that runs ahead", { settledSeq: 4, touchedAt: minutes(5) }, "left", T0, facts, false],
+  ] as const)("%s", (_, watch, by, now, plugFacts, isFresh) => {
+    expect(isPlugFresh(plugFacts, watch, by, now, LIMITS)).toBe(isFresh);
+    expect(asSeen(stateAfter(CARDER, OUT), isFresh).plug).toBe(isFresh ? "unplugged" : "not-known");
+  });
+});
+
+describe("the state in words", () => {
+  const words = (state: BenchState, machine: BenchMachine = CARDER, limits: Limits = LIMITS) =>
+    benchSummary(state, machine, T0, limits);
+  it.each<[BenchEvent[], string, string]>([
+    [[], "Not known: is the plug out?", "live"],
+    [[{ event: "plugged-in" }], "Plugged in", "live"],
+    [[OUT], "Unplugged, charge not read", "charge"],
+    [[OUT, volts(205)], "Unplugged, still 205 V on a capacitor", "charge"],
+    [[OUT, DRAINED], "Unplugged, drained to 0.3 V", "hands"],
+    [[OUT, { event: "stored-clip", id: "start" }], "Unplugged, clip left on", "hands"],
+  ])("%j: %s", (events, said, level) => {
+    expect(words(stateAfter(CARDER, ...events))).toMatchObject({ words: said, level });
+  });
+
+  it("the worst of two stored items counts", () => {
+    const both: BenchMachine = { connection: "plug", stores: ["start", "run"] };
+    expect(words(stateAfter(both, OUT, DRAINED), both).words).toBe("Unplugged, charge not read");
+  });
+});

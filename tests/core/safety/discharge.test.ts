@@ -1,0 +1,77 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { farads, ohms, volts } from "@/core/quantity/units";
+import { drainTime, planDischarge, startVoltage } from "@/core/safety/discharge";
+import { voltsAfter } from "@/core/simulation/meter";
+import { LIMITS, RUNS } from "../shop-ground";
+
+const part = (
+  voltsAc: number | undefined,
+  microfarads: number,
+  dielectric: "film" | "electrolytic" = "film",
+) => ({
+  voltsAc: voltsAc === undefined ? undefined : volts(voltsAc),
+  capacitance: farads(microfarads * 1e-6),
+  dielectric,
+});
+
+describe("draining a capacitor", () => {
+  it.each([
+    [450, 230, 636.4],
+    [250, 230, 353.6],
+    [undefined, 230, 585.5],
+    [undefined, 120, 305.5],
+  ])("marked %s on %d V may stand at %d V", (marked, supply, wanted) => {
+    expect(startVoltage(marked, supply, 1.8)).toBeCloseTo(wanted, 1);
+  });
+
+  it("takes the time that METHODS gives: 15 kΩ, 174 μF, 354 V down to 5 V", () => {
+    const plan = planDischarge(part(250, 174, "electrolytic"), ohms(15_000), volts(230), LIMITS);
+    expect(plan).toMatchObject({ kind: "plan", startFrom: "mark", mayShortFirst: false });
+    if (plan.kind !== "plan") return;
+    expect(plan.time).toBeCloseTo(11.115, 3);
+    expect(plan.energy).toBeCloseTo(10.875, 3);
+    expect(plan.peakPower).toBeCloseTo(8.33, 2);
+    expect(plan.rebound).toBeCloseTo(53.03, 2);
+  });
+
+  it("shows no time for a part marked above 600 V AC, and does for one at 600", () => {
+    expect(planDischarge(part(2100, 1), ohms(15_000), volts(230), LIMITS)).toEqual({
+      kind: "refer",
+      because: "above-marked-volts",
+      markedVolts: 2100,
+      limit: 600,
+    });
+    expect(planDischarge(part(600, 1), ohms(15_000), volts(230), LIMITS).kind).toBe("plan");
+  });
+
+  it("a small film part may be shorted first, a start part never", () => {
+    const small = planDischarge(part(250, 4), ohms(15_000), volts(230), LIMITS);
+    expect(small).toMatchObject({ mayShortFirst: true });
+    expect(planDischarge(part(250, 100, "electrolytic"), ohms(15_000), volts(230), LIMITS)).toMatchObject({
+      mayShortFirst: false,
+    });
+  });
+
+  it("after the time it says, the safe voltage is reached and not before", () => {
+    const positive = (max: number) => fc.double({ min: 1, max, noNaN: true });
+    fc.assert(
+      fc.property(
+        positive(1e6),
+        positive(1000),
+        fc.double({ min: 6, max: 900, noNaN: true }),
+        (r, microfarads, from) => {
+          const c = microfarads * 1e-6;
+          const time = drainTime(ohms(r), farads(c), volts(from), volts(5));
+          expect(voltsAfter(from, r, c, time)).toBeCloseTo(5, 6);
+          expect(voltsAfter(from, r, c, time * 0.9)).toBeGreaterThan(5);
+        },
+      ),
+      RUNS,
+    );
+  });
+
+  it("needs no time when it starts below the safe voltage", () => {
+    expect(drainTime(ohms(15_000), farads(1e-4), volts(3), volts(5))).toBe(0);
+  });
+});

@@ -1,0 +1,12 @@
+import { resolveLimits } from "@/core/knowledge/resolve-limits";
+import { shopKnowledge } from "@/server/services/knowledge";
+
+/** The knowledge that ships, and its limits as no shop has changed them. */
+export const KNOWLEDGE = shopKnowledge();
+const resolved = resolveLimits(KNOWLEDGE, {});
+if (!resolved.ok) throw new Error("the shipped limits do not resolve");
+export const LIMITS = resolved.value;
+export const GROUND = { limits: LIMITS, knowledgeVersion: KNOWLEDGE.version };
+
+/** Property tests run this often in `npm test`, and 2,000 times in `npm run bench`. */
+export const RUNS = { numRuns: Number(process.env["LAW_RUNS"] ?? 100) };
