@@ -25,7 +25,7 @@ export function shopDatabase(): Promise<OpenDatabase> {
 }
 
 /** Tests hand in their own. */
-export function useDatabase(database: OpenDatabase): void {
+export function setDatabase(database: OpenDatabase): void {
   holder.goodSpindleDatabase = Promise.resolve(database);
 }
 

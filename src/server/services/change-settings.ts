@@ -13,7 +13,7 @@ export async function changeSettings(
 ): Promise<Result<StoredSettings>> {
   if (!ground.knowledge.regions.some(({ id }) => id === value.region))
     return fail(
-      issue("value.region", "not-found/region", `There is no region "${value.region}".`, value.region),
+      issue("value.region", "unknown/region", `There is no region "${value.region}".`, value.region),
     );
   const limits = resolveLimits(ground.knowledge, value.limits);
   if (!limits.ok) return fail(...at("value.limits", limits.issues));

@@ -97,7 +97,7 @@ async function completeLoose(draft: LooseDraft, on: Executor, ground: Ground): P
   const found = await looseReading(on, draft.looseReadingId);
   if (!found)
     return fail(
-      issue("payload.looseReadingId", "not-found/reading", "There is no such reading.", draft.looseReadingId),
+      issue("payload.looseReadingId", "unknown/reading", "There is no such reading.", draft.looseReadingId),
     );
   const move = ground.knowledge.moves.find(({ id, tool }) => id === draft.moveId && tool === found.toolId);
   if (!move)
@@ -132,12 +132,7 @@ function completeCheck(draft: CheckDraft, view: JobView, ground: Ground): Result
   const check = ground.knowledge.deadChecks.find(({ id }) => id === draft.checkId);
   if (!check)
     return fail(
-      issue(
-        "payload.checkId",
-        "not-found/check",
-        `There is no dead check "${draft.checkId}".`,
-        draft.checkId,
-      ),
+      issue("payload.checkId", "unknown/check", `There is no dead check "${draft.checkId}".`, draft.checkId),
     );
   const base = { of: "dead-check", checkId: check.id, entered: draft.entered, taken: draft.taken } as const;
   if (check.quantity === "seen") {
@@ -205,7 +200,7 @@ function unknownIds(entry: NewEntry, ground: Ground): Result<Completed> {
     return fail(
       issue(
         "payload.family",
-        "not-found/family",
+        "unknown/family",
         `There is no motor family "${entry.payload.family}".`,
         entry.payload.family,
       ),
@@ -213,7 +208,7 @@ function unknownIds(entry: NewEntry, ground: Ground): Result<Completed> {
   if (entry.kind === "complaint") {
     const unknown = entry.payload.signs.find((sign) => !ground.knowledge.signs.some(({ id }) => id === sign));
     if (unknown !== undefined)
-      return fail(issue("payload.signs", "not-found/sign", `There is no sign "${unknown}".`, unknown));
+      return fail(issue("payload.signs", "unknown/sign", `There is no sign "${unknown}".`, unknown));
   }
   if (entry.kind === "nameplate" && entry.payload.plate === "capacitor") {
     const parsed = parseCapacitorMark(entry.payload.mark);

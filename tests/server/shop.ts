@@ -1,0 +1,85 @@
+import { randomUUID } from "node:crypto";
+import type { APIContext, APIRoute } from "astro";
+import { expect } from "vitest";
+import type { Schema } from "yup";
+import { parseWith } from "@/core/validate";
+import { openInMemory } from "@/server/db/connect";
+import { setDatabase } from "@/server/db/shop-database";
+import type { Endpoint } from "@/server/http/endpoint";
+import type { Problem } from "@/server/http/problem";
+
+/** One database in memory a test file: opening one costs a second or more. */
+export async function openShop() {
+  const database = await openInMemory();
+  setDatabase(database);
+  return database;
+}
+
+export interface Answer<T = Record<string, unknown>> {
+  readonly status: number;
+  readonly body: T;
+  readonly problem: Problem;
+  readonly type: string;
+}
+
+interface Asked {
+  readonly method?: string;
+  readonly params?: Record<string, string>;
+  readonly query?: string;
+  /** Sent as JSON, or as it is when it is text. */
+  readonly body?: unknown;
+}
+
+/** Calls a route as the server would; a good answer is held against the schema that the route declares. */
+export async function call<T = Record<string, unknown>>(
+  route: APIRoute | Endpoint,
+  asked: Asked = {},
+): Promise<Answer<T>> {
+  const { method = asked.body === undefined ? "GET" : "POST", params = {}, query = "" } = asked;
+  const url = new URL(`http://127.0.0.1:4321/test${query}`);
+  const text = typeof asked.body === "string" ? asked.body : JSON.stringify(asked.body);
+  const request = new Request(url, {
+    method,
+    ...(asked.body === undefined ? {} : { body: text, headers: { "content-type": "application/json" } }),
+  });
+  const context = { request, params, url, locals: { requestId: "test" } } as unknown as APIContext;
+  const response = (await route(context)) as Response;
+  const body = await response.json();
+  if (response.ok && "response" in route) {
+    const fits = parseWith(route.response as Schema, body);
+    expect(fits.ok ? [] : fits.issues).toEqual([]);
+  }
+  return { status: response.status, body, problem: body, type: response.headers.get("content-type") ?? "" };
+}
+
+export const CARDER = {
+  machine: "Wool carder",
+  tag: "",
+  place: "left bench",
+  family: "capacitor-start",
+  protectionClass: "class-1",
+  connection: "plug",
+  heater: "no",
+  ceilingMinor: 8000,
+  history: "",
+} as const;
+
+export const takeInBody = (change: object = {}) => ({
+  entryId: randomUUID(),
+  by: "left bench",
+  takenIn: CARDER,
+  owner: { name: "Tansy Weavers", contact: "telephone" },
+  complaint: { signs: ["hum"], circumstance: "always", afterMinutes: null, words: "It hums." },
+  plate: null,
+  ...change,
+});
+
+export const draft = (expectedSeq: number, kind: string, payload: object, change: object = {}) => ({
+  entryId: randomUUID(),
+  expectedSeq,
+  kind,
+  stage: "measure",
+  by: "left bench",
+  payload,
+  ...change,
+});
