@@ -24,7 +24,7 @@ function unstorable(value: unknown, path: string, depth: number): Issue[] {
           issue(
             path,
             "text/unstorable",
-            `${path || "The text"} ${asGiven(value)} holds a character that cannot be kept (NUL or half a character): remove it.`,
+            `The text${path === "" ? "" : ` in the field ${path.split(".").at(-1)}`} ${asGiven(value)} holds a character that cannot be kept (NUL or half a character): remove it.`,
             value,
           ),
         ]

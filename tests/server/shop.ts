@@ -7,6 +7,7 @@ import { openInMemory } from "@/server/db/connect";
 import { setDatabase } from "@/server/db/shop-database";
 import type { Endpoint } from "@/server/http/endpoint";
 import type { Problem } from "@/server/http/problem";
+import { CARDER } from "./shop-machine";
 
 /** One database in memory a test file: opening one costs a second or more. */
 export async function openShop() {
@@ -51,18 +52,6 @@ export async function call<T = Record<string, unknown>>(
   }
   return { status: response.status, body, problem: body, type: response.headers.get("content-type") ?? "" };
 }
-
-export const CARDER = {
-  machine: "Wool carder",
-  tag: "",
-  place: "left bench",
-  family: "capacitor-start",
-  protectionClass: "class-1",
-  connection: "plug",
-  heater: "no",
-  ceilingMinor: 8000,
-  history: "",
-} as const;
 
 export const takeInBody = (change: object = {}) => ({
   entryId: randomUUID(),

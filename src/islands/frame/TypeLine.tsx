@@ -98,54 +98,53 @@ export function TypeLine({ jobId }: { readonly jobId?: number | undefined }) {
           className="w-full min-w-0 bg-transparent placeholder:text-transparent focus:outline-none sm:placeholder:text-soft"
         />
       </div>
-      {isOpen && words !== "" ? (
-        <Command.List
-          className="absolute right-0 z-20 mt-1 max-h-[70vh] w-[min(92vw,430px)] overflow-y-auto rounded-[3px] border border-ring bg-sheet"
-          onMouseDown={(event) => event.preventDefault()}
-        >
-          {mark ? <Understood mark={mark} /> : null}
-          {mark ? (
-            <Command.Item
-              className={ITEM}
-              value="check"
-              onSelect={() =>
-                go(
-                  `${jobId ? `/jobs/${jobId}/measure` : "/tools/capacitor-against-mark"}?mark=${encodeURIComponent(typed)}`,
-                )
-              }
-            >
-              Check a reading against it{jobId ? ` in job ${jobId}` : ""}
-            </Command.Item>
-          ) : null}
-          {hits.map((hit) => (
-            <Command.Item
-              className={ITEM}
-              key={hit.jobId}
-              value={`job-${hit.jobId}`}
-              onSelect={() => go(`/jobs/${hit.jobId}/take-in`)}
-            >
-              <b>Job {hit.jobId}</b>
-              <span>{hit.machine}</span>
-              <span className="ml-auto text-soft">{hit.place}</span>
-            </Command.Item>
-          ))}
-          {tools.map((tool) => (
-            <Command.Item
-              className={ITEM}
-              key={tool.id}
-              value={tool.id}
-              onSelect={() => go(`/tools/${tool.id}`)}
-            >
-              {tool.title}
-            </Command.Item>
-          ))}
-          {hasAnswer ? null : (
-            <p className="px-3 py-3 text-soft">
-              Nothing here by that name. A marking is typed as printed, such as 30 μF 450 V.
-            </p>
-          )}
-        </Command.List>
-      ) : null}
+      <Command.List
+        hidden={!isOpen || words === ""}
+        className="absolute right-0 z-20 mt-1 max-h-[70vh] w-[min(92vw,430px)] overflow-y-auto rounded-[3px] border border-ring bg-sheet"
+        onMouseDown={(event) => event.preventDefault()}
+      >
+        {mark ? <Understood mark={mark} /> : null}
+        {mark ? (
+          <Command.Item
+            className={ITEM}
+            value="check"
+            onSelect={() =>
+              go(
+                `${jobId ? `/jobs/${jobId}/measure` : "/tools/capacitor-against-mark"}?mark=${encodeURIComponent(typed)}`,
+              )
+            }
+          >
+            Check a reading against it{jobId ? ` in job ${jobId}` : ""}
+          </Command.Item>
+        ) : null}
+        {hits.map((hit) => (
+          <Command.Item
+            className={ITEM}
+            key={hit.jobId}
+            value={`job-${hit.jobId}`}
+            onSelect={() => go(`/jobs/${hit.jobId}/take-in`)}
+          >
+            <b>Job {hit.jobId}</b>
+            <span>{hit.machine}</span>
+            <span className="ml-auto text-soft">{hit.place}</span>
+          </Command.Item>
+        ))}
+        {tools.map((tool) => (
+          <Command.Item
+            className={ITEM}
+            key={tool.id}
+            value={tool.id}
+            onSelect={() => go(`/tools/${tool.id}`)}
+          >
+            {tool.title}
+          </Command.Item>
+        ))}
+        {hasAnswer ? null : (
+          <p className="px-3 py-3 text-soft">
+            Nothing here by that name. A marking is typed as printed, such as 30 μF 450 V.
+          </p>
+        )}
+      </Command.List>
     </Command>
   );
 }

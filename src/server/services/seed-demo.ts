@@ -15,7 +15,8 @@ const OPENING_HOUR = 9;
 export function lastOpening(now: Date, zone: string): Date {
   const local = new TZDate(now, zone);
   const opening = new TZDate(local.getFullYear(), local.getMonth(), local.getDate(), OPENING_HOUR, zone);
-  return opening.getTime() <= now.getTime() ? opening : subDays(opening, 1);
+  const last = opening.getTime() <= now.getTime() ? opening : subDays(opening, 1);
+  return new Date(last.getTime());
 }
 
 /** Ids that depend on the story only, so that the demo is the same shop every time. */

@@ -1,0 +1,43 @@
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
+import { expect, test } from "@playwright/test";
+import { type RunningShop, runShop } from "./server";
+
+let shop: RunningShop;
+test.beforeAll(async () => {
+  shop = await runShop({ access: true });
+});
+test.afterAll(() => shop.stop());
+
+test("on the workshop's network the code is asked for, once, and five wrong tries wait a minute", async ({
+  page,
+  context,
+}) => {
+  expect((await fetch(`${shop.address}/api/jobs/101`)).status).toBe(401);
+  await page.goto(`${shop.address}/jobs/103/measure`);
+  await expect(page).toHaveURL(/\/access\?to=%2Fjobs%2F103%2Fmeasure/);
+  const code = readFileSync(join(shop.data, "access-code"), "utf8").trim();
+  await page.getByLabel("Code", { exact: true }).fill("WRONG");
+  await page.getByRole("button", { name: "Come in" }).click();
+  await expect(page.getByRole("alert")).toContainText("4 tries left");
+  await page.getByLabel("Code", { exact: true }).fill(code.toLowerCase());
+  await page.getByRole("button", { name: "Come in" }).click();
+  await page.waitForURL("**/jobs/103/measure");
+  const cookie = (await context.cookies()).find(({ name }) => name === "session");
+  expect(cookie).toMatchObject({ httpOnly: true, sameSite: "Strict" });
+  await page.goto(`${shop.address}/set-up`);
+  await expect(page.getByText(code)).toBeVisible();
+  for (let tries = 0; tries < 5; tries += 1)
+    await fetch(`${shop.address}/api/access`, {
+      method: "POST",
+      headers: { "content-type": "application/json" },
+      body: '{"code":"WRONG"}',
+    });
+  const locked = await fetch(`${shop.address}/api/access`, {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify({ code }),
+  });
+  expect(locked.status).toBe(423);
+  expect(await locked.text()).toMatch(/wait \d+ s/);
+});

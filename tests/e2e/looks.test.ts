@@ -1,0 +1,73 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, test } from "@playwright/test";
+import { type RunningShop, runShop } from "./server";
+
+const VIEWS = [
+  "/",
+  "/jobs/new",
+  "/jobs/103/take-in",
+  "/jobs/104/make-safe",
+  "/jobs/106/make-safe",
+  "/jobs/103/measure",
+  "/tools",
+  "/tools/capacitor-against-mark",
+  "/set-up",
+  "/access",
+  "/nowhere",
+];
+const SIZES = [
+  { width: 1280, height: 800 },
+  { width: 390, height: 844 },
+];
+
+let shop: RunningShop;
+test.beforeAll(async () => {
+  shop = await runShop();
+});
+test.afterAll(() => shop.stop());
+
+for (const size of SIZES)
+  for (const theme of ["daybench", "nightbench"])
+    test(`every view at ${size.width}×${size.height} in ${theme}: readable by all, nothing wider than the screen, no complaint of the browser`, async ({
+      browser,
+    }) => {
+      const context = await browser.newContext({
+        viewport: size,
+        hasTouch: size.width < 600,
+        isMobile: size.width < 600,
+      });
+      await context.addCookies([{ name: "theme", value: theme, url: shop.address }]);
+      const page = await context.newPage();
+      const complaints: string[] = [];
+      page.on("console", (message) => {
+        if (message.type() === "error" && !/404/.test(message.text()))
+          complaints.push(`${page.url()}: ${message.text()}`);
+      });
+      page.on("pageerror", (error) => complaints.push(`${page.url()}: ${error.message}`));
+      for (const view of VIEWS) {
+        await page.goto(`${shop.address}${view}`);
+        await page.waitForLoadState("networkidle");
+        const { violations } = await new AxeBuilder({ page })
+          .withTags(["wcag2a", "wcag2aa", "wcag21aa"])
+          .analyze();
+        expect(violations.map(({ id, nodes }) => `${view} ${id}: ${nodes[0]?.html}`)).toEqual([]);
+        const overflow = await page.evaluate(
+          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+        );
+        expect(overflow, `${view} scrolls sideways`).toBeLessThanOrEqual(0);
+        const small = await page.evaluate(() =>
+          [...document.querySelectorAll("a, button, select, input:not(.sr-only)")]
+            .filter(
+              (element) =>
+                element.getClientRects().length > 0 &&
+                element.getBoundingClientRect().height < 44 &&
+                !element.closest("[cmdk-root]") &&
+                !element.closest(".min-h-12, .min-h-\\[68px\\]"),
+            )
+            .map((element) => element.outerHTML.slice(0, 120)),
+        );
+        expect(small, `${view}: targets under 44 px`).toEqual([]);
+      }
+      expect(complaints).toEqual([]);
+      await context.close();
+    });

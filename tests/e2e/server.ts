@@ -1,0 +1,58 @@
+import { mkdtempSync, rmSync } from "node:fs";
+import { createServer } from "node:net";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { startServer } from "../../scripts/lib/prepare.mjs";
+
+export interface RunningShop {
+  readonly address: string;
+  readonly data: string;
+  /** Stops it (hard, when asked) and starts it again on the same folder and port. */
+  restart(signal?: NodeJS.Signals): Promise<void>;
+  stop(): Promise<void>;
+}
+
+function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const probe = createServer();
+    probe.listen(0, "127.0.0.1", () => {
+      const address = probe.address();
+      probe.close(() => resolve(typeof address === "object" && address ? address.port : 0));
+    });
+  });
+}
+
+interface ShopOptions {
+  readonly seed?: "demo" | "none";
+  readonly anchor?: string;
+  readonly access?: boolean;
+}
+
+/** The built server on a folder and a port of its own. */
+export async function runShop({
+  seed = "demo",
+  anchor = "2026-11-25T09:00:00Z",
+  access = false,
+}: ShopOptions = {}): Promise<RunningShop> {
+  const data = mkdtempSync(join(tmpdir(), "spindle-e2e-"));
+  const port = await freePort();
+  const start = () => startServer({ port, data, seed, anchor, access, output: "ignore" });
+  let running = await start();
+  const end = (signal: NodeJS.Signals) =>
+    new Promise<void>((resolve) => {
+      running.child.once("exit", () => resolve());
+      running.child.kill(signal);
+    });
+  return {
+    address: running.address,
+    data,
+    restart: async (signal = "SIGTERM") => {
+      await end(signal);
+      running = await start();
+    },
+    stop: async () => {
+      await end("SIGTERM");
+      rmSync(data, { recursive: true, force: true });
+    },
+  };
+}

@@ -1,0 +1,76 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { parseReading } from "@/core/quantity/parse-reading";
+import { STORIES } from "@/demo/stories";
+import { benchJobs } from "@/server/queries/jobs";
+import { groundOn } from "@/server/services/ground";
+import { lastOpening, seedDemo } from "@/server/services/seed-demo";
+import { openShop } from "./shop";
+
+const ANCHOR = new Date("2026-11-25T09:00:00Z");
+const BANNED =
+  /paint sprayer|\bpool\b|\bspa\b|circulation pump|dryer|washing|furnace|air.condition|turntable|\bmill\b|dishwasher|rotary tool|oven|bathroom|dust collector|compressor|purifier|treadmill/i;
+
+let shop: Awaited<ReturnType<typeof openShop>>;
+let jobs: Awaited<ReturnType<typeof benchJobs>>;
+beforeAll(async () => {
+  shop = await openShop();
+  await seedDemo(await groundOn(shop.db), ANCHOR);
+  const { knowledge, limits } = await groundOn(shop.db);
+  jobs = await benchJobs(shop.db, { families: knowledge.families, limits });
+});
+afterAll(() => shop.close());
+
+describe("the demo shop", () => {
+  it("has at least six machines, each with all of its lines, none in the future of the anchor", () => {
+    expect(jobs.length).toBeGreaterThanOrEqual(6);
+    for (const [index, { view }] of jobs.entries()) {
+      const story = STORIES[index];
+      expect(view.seq).toBe((story?.lines.length ?? 0) + 2 + (story?.plate ? 1 : 0));
+      expect(view.ledger.every(({ at }) => at <= ANCHOR.toISOString())).toBe(true);
+    }
+  });
+
+  it("stands at different stages", () => {
+    const readings = jobs.filter(({ view }) => view.readings.length > 0).length;
+    const verdicts = new Set(jobs.flatMap(({ view }) => view.readings.map(({ finding }) => finding.verdict)));
+    expect(readings).toBeGreaterThanOrEqual(3);
+    expect(verdicts).toEqual(new Set(["sound", "faulty"]));
+    expect(jobs.some(({ view }) => view.questions.length > 0)).toBe(true);
+    expect(jobs.some(({ view }) => view.deadChecks.some(({ verdict }) => verdict === "failed"))).toBe(true);
+    expect(jobs.some(({ view }) => view.deadChecks.length === 0)).toBe(true);
+  });
+
+  it("reads as its meters would: to their last digit, drained by the time that passed", () => {
+    for (const { view } of jobs) {
+      for (const { input } of view.readings) {
+        const { reading, meter } = input as { reading: string; meter: { resolution: string } };
+        const [shown, digit] = [
+          parseReading(reading, "capacitance"),
+          parseReading(meter.resolution, "capacitance"),
+        ];
+        if (
+          !shown.ok ||
+          !digit.ok ||
+          shown.value.reading.kind !== "value" ||
+          digit.value.reading.kind !== "value"
+        )
+          throw new Error(reading);
+        const counts = shown.value.reading.value / digit.value.reading.value;
+        expect(Math.abs(counts - Math.round(counts))).toBeLessThan(1e-6);
+      }
+      for (const { volts } of view.bench.stored) expect(Math.abs(volts ?? 0)).toBeLessThan(700);
+    }
+  });
+
+  it("is of our own scenario", () => {
+    expect(JSON.stringify(STORIES)).not.toMatch(BANNED);
+  });
+
+  it.each([
+    ["2026-11-25T10:00:00Z", "2026-11-25T09:00:00.000Z"],
+    ["2026-11-25T03:00:00Z", "2026-11-24T09:00:00.000Z"],
+    ["2026-07-01T08:30:00Z", "2026-07-01T08:00:00.000Z"],
+  ])("counts its dates from the last opening hour of the shop: at %s it was %s", (now, opening) => {
+    expect(lastOpening(new Date(now), "Atlantic/Faroe").toISOString()).toBe(opening);
+  });
+});

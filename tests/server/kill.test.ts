@@ -1,0 +1,78 @@
+import { spawn } from "node:child_process";
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { describe, expect, it } from "vitest";
+import { seededRandom } from "@/core/seeded-random";
+import { openFolder } from "@/server/db/connect";
+import { FolderInUse, lockFolder } from "@/server/db/lock";
+import { entriesOf } from "@/server/repositories/entries";
+
+const KILLS = 10;
+const SEED = 20261125;
+
+/** Lets a writer write for a while after its first line, then kills it hard. @returns what it had acknowledged */
+function writeUntilKilled(folder: string, afterMs: number): Promise<{ from: number; last: number }> {
+  return new Promise((resolve, reject) => {
+    const writer = spawn(process.execPath, ["--import", "tsx", "tests/server/kill-writer.ts", folder], {
+      stdio: ["ignore", "pipe", "pipe"],
+    });
+    let out = "";
+    let trouble = "";
+    writer.stdout.on("data", (piece: Buffer) => {
+      const isFirst = !out.includes("kept");
+      out += piece.toString();
+      if (isFirst && out.includes("kept")) setTimeout(() => writer.kill("SIGKILL"), afterMs);
+    });
+    writer.stderr.on("data", (piece: Buffer) => {
+      trouble += piece.toString();
+    });
+    writer.once("exit", (_, signal) => {
+      if (signal !== "SIGKILL") reject(new Error(`the writer ended by itself: ${trouble}`));
+      const kept = [...out.matchAll(/kept (\d+)\n/g)].map(([, seq]) => Number(seq));
+      resolve({ from: Number(/from (\d+)/.exec(out)?.[1]), last: kept.at(-1) ?? 0 });
+    });
+  });
+}
+
+describe("a writer killed hard at random moments", () => {
+  it(`loses nothing that was acknowledged and leaves nothing half written, ${KILLS} times`, {
+    timeout: 240_000,
+  }, async () => {
+    const folder = mkdtempSync(join(tmpdir(), "spindle-kill-"));
+    const random = seededRandom(SEED);
+    let acknowledged = 0;
+    for (let kill = 0; kill < KILLS; kill += 1) {
+      const { from, last } = await writeUntilKilled(folder, Math.floor(random.next() * 700));
+      expect(from, `seed ${SEED}, kill ${kill}`).toBeGreaterThanOrEqual(acknowledged);
+      expect(from).toBeLessThanOrEqual(acknowledged + 1);
+      acknowledged = Math.max(last, from);
+    }
+    const { db, close } = await openFolder(folder, "the test");
+    const entries = await entriesOf(db, 101);
+    await close();
+    expect(entries.length).toBeGreaterThanOrEqual(acknowledged);
+    expect(entries.length).toBeLessThanOrEqual(acknowledged + 1);
+    expect(acknowledged).toBeGreaterThan(KILLS);
+    entries.forEach((entry, index) => {
+      expect(entry.seq).toBe(index + 1);
+      if (entry.kind === "note") expect(entry.payload.text).toBe(`line ${entry.seq}`);
+    });
+    rmSync(folder, { recursive: true });
+  });
+});
+
+describe("one process a data folder", () => {
+  it("the second is told who has it, and may have it once the first let go", async () => {
+    const folder = mkdtempSync(join(tmpdir(), "spindle-lock-"));
+    const first = await lockFolder(folder, "process 7 (serving 127.0.0.1:4321)");
+    await expect(lockFolder(folder, "process 8")).rejects.toThrow(
+      /open already, by process 7 \(serving 127\.0\.0\.1:4321\).*--data DIR/,
+    );
+    await expect(lockFolder(folder, "process 8")).rejects.toBeInstanceOf(FolderInUse);
+    await first.release();
+    const second = await lockFolder(folder, "process 8");
+    await second.release();
+    rmSync(folder, { recursive: true });
+  });
+});
