@@ -1,0 +1,42 @@
+// Timings of the core, warmed: median and 95th percentile of many runs.
+
+import { reduceJob } from "@/core/job/reduce";
+import { parseCapacitorMark } from "@/core/markings/capacitor";
+import { parseReading } from "@/core/quantity/parse-reading";
+import { capacitorAgainstMark } from "@/core/tools/capacitor/capacitor-against-mark";
+import { openInMemory } from "@/server/db/connect";
+import { allEntries } from "@/server/repositories/entries";
+import { groundOn } from "@/server/services/ground";
+import { seedDemo } from "@/server/services/seed-demo";
+
+const RUNS = 400;
+
+function timed(name: string, run: () => unknown): void {
+  for (let warm = 0; warm < 50; warm += 1) run();
+  const times = Array.from({ length: RUNS }, () => {
+    const started = performance.now();
+    run();
+    return performance.now() - started;
+  }).sort((one, other) => one - other);
+  const at = (share: number): string => (times[Math.floor(share * (times.length - 1))] ?? 0).toFixed(3);
+  console.log(`${name.padEnd(52)} median ${at(0.5)} ms   p95 ${at(0.95)} ms`);
+}
+
+const { db, close } = await openInMemory();
+await seedDemo(await groundOn(db), new Date("2026-11-25T09:00:00Z"));
+const { knowledge, limits } = await groundOn(db);
+const ground = { limits, knowledgeVersion: knowledge.version };
+const entries = (await allEntries(db)).filter(({ jobId }) => jobId === 103);
+const long = Array.from({ length: 40 }, () => entries)
+  .flat()
+  .map((entry, index) => ({ ...entry, seq: index + 1 }));
+timed("parse a reading", () => parseReading("61.8u", "capacitance"));
+timed("parse a capacitor marking", () => parseCapacitorMark("30 μF ±5% 450V~ 50/60Hz 25/085/21 S0 class B"));
+timed("capacitor against its mark", () => capacitorAgainstMark.run(capacitorAgainstMark.example, ground));
+timed(`reduce a job of ${entries.length} lines`, () =>
+  reduceJob(103, entries, { families: knowledge.families, limits }),
+);
+timed(`reduce a job of ${long.length} lines`, () =>
+  reduceJob(103, long, { families: knowledge.families, limits }),
+);
+await close();

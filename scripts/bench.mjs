@@ -1,0 +1,123 @@
+// npm run bench: start times, weight of pages and packages, time of an entry, timings of the core, laws run often.
+// --no-cold leaves out the fresh clone, which installs every package again.
+import { execFileSync, spawn, spawnSync } from "node:child_process";
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { pageWeight } from "./lib/page-weight.mjs";
+import { ensureBuilt, ensureInstalled, ensureSnapshot, startServer } from "./lib/prepare.mjs";
+
+const PORT = 47_210;
+const JOB_PAGES = ["take-in", "make-safe", "measure"].map((stage) => ({
+  path: `/jobs/103/${stage}`,
+  budget: 260,
+}));
+const PAGES = [
+  { path: "/", budget: 260 },
+  { path: "/jobs/new", budget: 260 },
+  ...JOB_PAGES,
+  { path: "/tools/capacitor-against-mark", budget: 260 },
+  { path: "/set-up", budget: 260 },
+];
+const seconds = (ms) => `${(ms / 1000).toFixed(1)} s`;
+
+/** Runs `npm start` and waits for its word that it is ready. */
+function timeStart(cwd, data, port) {
+  return new Promise((resolve, reject) => {
+    const started = Date.now();
+    const child = spawn("npm", ["start", "--silent", "--", "--port", String(port), "--data", data], {
+      cwd,
+      stdio: ["ignore", "pipe", "inherit"],
+      detached: true,
+    });
+    child.stdout.on("data", (piece) => {
+      if (!String(piece).includes("is ready")) return;
+      const took = Date.now() - started;
+      process.kill(-child.pid, "SIGTERM");
+      child.once("exit", () => resolve(took));
+    });
+    child.once("exit", (code) => reject(new Error(`npm start ended with ${code}`)));
+  });
+}
+
+async function coldStart() {
+  const clone = mkdtempSync(join(tmpdir(), "spindle-clone-"));
+  execFileSync("git", ["clone", "--quiet", process.cwd(), clone]);
+  const took = await timeStart(clone, join(clone, "data"), PORT);
+  rmSync(clone, { recursive: true, force: true });
+  console.log(`cold start (fresh clone: install, build, first folder)   ${seconds(took)}`);
+}
+
+async function starts() {
+  const data = mkdtempSync(join(tmpdir(), "spindle-bench-"));
+  console.log(
+    `first start (installed and built, new folder, demo shop)  ${seconds(await timeStart(process.cwd(), join(data, "shop"), PORT + 1))}`,
+  );
+  const warm = [];
+  for (let run = 0; run < 5; run += 1)
+    warm.push(await timeStart(process.cwd(), join(data, "shop"), PORT + 2 + run));
+  warm.sort((one, other) => one - other);
+  console.log(`warm start (median of ${warm.length}, aim below 5 s)                   ${seconds(warm[2])}`);
+  rmSync(data, { recursive: true, force: true });
+}
+
+async function entryTimes(address) {
+  const times = [];
+  let { seq } = await (await fetch(`${address}/api/jobs/104`)).json();
+  for (let run = 0; run < 80; run += 1) {
+    const body = {
+      entryId: crypto.randomUUID(),
+      expectedSeq: seq,
+      kind: "note",
+      stage: "measure",
+      by: "bench",
+      payload: { text: `line ${run}` },
+    };
+    const started = performance.now();
+    const answer = await fetch(`${address}/api/jobs/104/entries`, {
+      method: "POST",
+      headers: { "content-type": "application/json" },
+      body: JSON.stringify(body),
+    });
+    ({ seq } = await answer.json());
+    if (run >= 20) times.push(performance.now() - started);
+  }
+  times.sort((one, other) => one - other);
+  console.log(`an entry kept, over HTTP: median ${times[30].toFixed(1)} ms, p95 ${times[57].toFixed(1)} ms`);
+}
+
+async function weights() {
+  const data = mkdtempSync(join(tmpdir(), "spindle-bench-"));
+  const { child, address } = await startServer({
+    port: PORT + 9,
+    data,
+    output: "ignore",
+    anchor: "2026-11-25T09:00:00Z",
+  });
+  for (const { path, budget } of PAGES) {
+    const { kilobytes, files } = await pageWeight(address, path);
+    console.log(
+      `script of ${path.padEnd(30)} ${kilobytes.toFixed(0).padStart(4)} kB gzipped in ${files} files (budget ${budget})${kilobytes > budget ? "  OVER" : ""}`,
+    );
+  }
+  await entryTimes(address);
+  child.kill();
+  rmSync(data, { recursive: true, force: true });
+}
+
+ensureInstalled();
+ensureSnapshot();
+ensureBuilt();
+console.log(
+  `node_modules                                              ${execFileSync("du", ["-sh", "node_modules"], { encoding: "utf8" }).split("\t")[0]}`,
+);
+if (!process.argv.includes("--no-cold")) await coldStart();
+await starts();
+await weights();
+spawnSync("npx", ["--no-install", "tsx", "scripts/bench-core.ts"], { stdio: "inherit" });
+console.log("\nlaws, 2,000 runs each:");
+const laws = spawnSync("npx", ["--no-install", "vitest", "run", "--project", "node", "laws"], {
+  stdio: "inherit",
+  env: { ...process.env, LAW_RUNS: "2000" },
+});
+process.exit(laws.status ?? 1);
