@@ -25,6 +25,7 @@ const seconds = (ms) => `${(ms / 1000).toFixed(1)} s`;
 function timeStart(cwd, data, port) {
   return new Promise((resolve, reject) => {
     const started = Date.now();
+    let took;
     const child = spawn("npm", ["start", "--silent", "--", "--port", String(port), "--data", data], {
       cwd,
       stdio: ["ignore", "pipe", "inherit"],
@@ -32,11 +33,12 @@ function timeStart(cwd, data, port) {
     });
     child.stdout.on("data", (piece) => {
       if (!String(piece).includes("is ready")) return;
-      const took = Date.now() - started;
+      took = Date.now() - started;
       process.kill(-child.pid, "SIGTERM");
-      child.once("exit", () => resolve(took));
     });
-    child.once("exit", (code) => reject(new Error(`npm start ended with ${code}`)));
+    child.once("exit", (code) =>
+      took === undefined ? reject(new Error(`npm start ended with ${code}`)) : resolve(took),
+    );
   });
 }
 

@@ -81,6 +81,11 @@ function uncharged(state: BenchState): BenchState {
   return { ...state, provenDead: undefined, stored: [], plugEvidence: undefined };
 }
 
+/** Neither plug nor battery is known any more; a battery that is in stays in. */
+function doubted(state: BenchState): Pick<BenchState, "plug" | "battery"> {
+  return { plug: "not-known", battery: state.battery === "in" ? "in" : undefined };
+}
+
 function refuse(code: string, message: string, given?: unknown): Result<never> {
   return fail(issue("payload", `bench/${code}`, message, given));
 }
@@ -132,7 +137,7 @@ export function applyBenchEvent(
     case "plugged-in":
       return ok({ ...uncharged(state), plug: "plugged-in" });
     case "not-known":
-      return ok({ ...uncharged(state), plug: "not-known" });
+      return ok({ ...uncharged(state), ...doubted(state) });
     case "unplugged":
       return machine.connection === "fixed"
         ? refuse(
@@ -201,7 +206,7 @@ export function isPlugFresh(
 
 /** The state as it may be relied on now: a plug that is no longer known counts as plugged in. */
 export function asSeen(state: BenchState, isFresh: boolean): BenchState {
-  return isFresh || state.plug === "not-known" ? state : { ...state, plug: "not-known" };
+  return isFresh ? state : { ...state, ...doubted(state) };
 }
 
 export type StoredStanding = "not-read" | "charged" | "lapsed" | "drained" | "clip" | "cannot" | "none";

@@ -46,23 +46,25 @@ interface Walked {
   readonly event: BenchEvent;
 }
 
-/** What the log itself proves, worked out a second way: only what was said since power last came or was in doubt. */
+const PLUG_WORDS: readonly string[] = ["plugged-in", "not-known", "unplugged", "isolated"];
+
+/** What the log itself proves, worked out a second way: the last word on plug and battery, and reads since power last came. */
 function evidenceSince(
   walk: readonly Walked[],
   target: BenchMachine,
 ): { readonly isDead: boolean; readonly readAt: ReadonlyMap<StoreId, Walked> } {
+  const events = walk.map((one) => one.event);
+  const plug = events.findLast(({ event: said }) => PLUG_WORDS.includes(said))?.event;
+  const battery = events.findLast((said) => said.event === "battery" || said.event === "not-known");
+  const isOut = battery?.event === "battery" && battery.is === "out";
+  const isIn = battery?.event === "battery" && battery.is === "in";
+  const isUnplugged = plug === "unplugged" || plug === "isolated";
+  const isDead = target.connection === "battery" ? isOut && plug !== "plugged-in" : isUnplugged && !isIn;
   const isPower = ({ event: said }: Walked): boolean =>
     said.event === "plugged-in" ||
     said.event === "not-known" ||
     (said.event === "battery" && said.is === "in");
   const since = walk.slice(walk.findLastIndex(isPower) + 1);
-  const batteryOut = since.some(({ event: said }) => said.event === "battery" && said.is === "out");
-  const unplugged = since.some(({ event: said }) => said.event === "unplugged" || said.event === "isolated");
-  const lastBattery = walk.filter(({ event: said }) => said.event === "battery").at(-1)?.event;
-  const isDead =
-    target.connection === "battery"
-      ? batteryOut || (lastBattery?.event === "battery" && lastBattery.is === "out")
-      : unplugged;
   const reads = since.filter(({ event: said }) => said.event.startsWith("stored-"));
   return { isDead, readAt: new Map(reads.map((one) => [(one.event as { id: StoreId }).id, one])) };
 }

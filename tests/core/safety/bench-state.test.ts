@@ -233,6 +233,11 @@ describe("what lapses", () => {
   ] as const)("%s", (_, watch, by, now, plugFacts, isFresh) => {
     expect(isPlugFresh(plugFacts, watch, by, now, LIMITS)).toBe(isFresh);
     expect(asSeen(stateAfter(CARDER, OUT), isFresh).plug).toBe(isFresh ? "unplugged" : "not-known");
+    const battery = asSeen(
+      stateAfter({ connection: "battery", stores: [] }, { event: "battery", is: "out" }),
+      isFresh,
+    );
+    expect(battery.battery).toBe(isFresh ? "out" : undefined);
   });
 });
 

@@ -1,0 +1,91 @@
+// docs/screenshots: one picture of each main view, from the demo data, with a fixed anchor. npm run screenshots
+import { mkdirSync, mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { chromium, type Page } from "@playwright/test";
+import { ensureBuilt, startServer } from "./lib/prepare.mjs";
+
+const ANCHOR = "2026-11-24T09:00:00Z";
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+interface Shot {
+  readonly name: string;
+  readonly path: string;
+  readonly theme?: "daybench" | "nightbench";
+  readonly size?: typeof DESK;
+  readonly before?: (page: Page) => Promise<void>;
+}
+
+const type = async (page: Page, text: string): Promise<void> => {
+  await page.getByText("Lifted").click();
+  await page.getByTestId("reading").fill(text);
+};
+
+const SHOTS: readonly Shot[] = [
+  { name: "bench", path: "/" },
+  { name: "take-in", path: "/jobs/103/take-in" },
+  {
+    name: "make-safe",
+    path: "/jobs/104/make-safe",
+    before: (page) => page.getByText("Out, plug in sight").click(),
+  },
+  { name: "measure", path: "/jobs/103/measure", before: (page) => type(page, "61.8u") },
+  {
+    name: "measure-night",
+    path: "/jobs/102/measure",
+    theme: "nightbench",
+    before: async (page) => {
+      await type(page, "176u");
+      await page.getByTestId("reading").press("Enter");
+    },
+  },
+  {
+    name: "tool-alone",
+    path: "/tools/capacitor-against-mark?mark=30%20%CE%BCF%20%C2%B15%20%25%20450%20VAC%20S0",
+    before: (page) => type(page, "28.4"),
+  },
+  { name: "set-up", path: "/set-up" },
+  { name: "bench-phone", path: "/", size: PHONE },
+  { name: "make-safe-phone", path: "/jobs/106/make-safe", size: PHONE, theme: "nightbench" },
+  { name: "measure-phone", path: "/jobs/103/measure", size: PHONE, before: (page) => type(page, "61.8u") },
+];
+
+ensureBuilt();
+const data = mkdtempSync(join(tmpdir(), "spindle-shots-"));
+const { child, address } = await startServer({ port: 47_301, data, anchor: ANCHOR, output: "ignore" });
+const browser = await chromium.launch({
+  executablePath: process.env["CHROMIUM_PATH"] ?? "/usr/bin/chromium",
+  args: [
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+  ],
+});
+mkdirSync("docs/screenshots", { recursive: true });
+for (const { name, path, theme = "daybench", size = DESK, before } of SHOTS) {
+  const isPhone = size === PHONE;
+  const context = await browser.newContext({
+    viewport: size,
+    isMobile: isPhone,
+    hasTouch: isPhone,
+    reducedMotion: "reduce",
+  });
+  await context.addCookies([{ name: "theme", value: theme, url: address }]);
+  await context.addInitScript(() => localStorage.setItem("good-spindle:bench-name", "left bench"));
+  const page = await context.newPage();
+  await page.goto(`${address}${path}`);
+  await page.waitForLoadState("networkidle");
+  await before?.(page);
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: `docs/screenshots/${name}.png` });
+  await context.close();
+  console.log(`docs/screenshots/${name}.png`);
+}
+await browser.close();
+child.kill();
+rmSync(data, { recursive: true, force: true });
