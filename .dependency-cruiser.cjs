@@ -65,7 +65,7 @@ module.exports = {
         "knowledge/types\\.ts$",
       ),
     ),
-    allow("^src/core/shop/", CORE_BASE, core("safety/", "shop/"), YUP),
+    allow("^src/core/shop/", CORE_BASE, core("knowledge/", "safety/", "shop/"), YUP),
     allow(
       "^src/core/job/",
       core(
@@ -109,6 +109,7 @@ module.exports = {
       core("result\\.ts$", "validate\\.ts$"),
       "^src/server/(http|services)/",
       YUP,
+      external("astro"),
       "^(node:)?[a-z_/]+$",
     ),
     allow(

@@ -81,3 +81,41 @@ test("by keyboard alone: take in, make safe, measure, lose power in the middle, 
   await press(page, /^restore line \d+: Start capacitor/);
   await expect(page.getByTestId("kept")).toContainText("57 % under its mark");
 });
+
+test("the type line: a job by name, a part by its marking, one key away", async ({ page }) => {
+  await page.goto(shop.address);
+  await page.waitForLoadState("networkidle");
+  await page.keyboard.press("/");
+  await page.keyboard.type("30 uF 5% 450V S0");
+  await expect(page.getByText("protection class: a run capacitor")).toBeVisible();
+  await page.keyboard.press("Enter");
+  await page.waitForURL("**/tools/capacitor-against-mark?mark=*");
+  await expect(page.getByTestId("mark")).toHaveValue("30 uF 5% 450V S0");
+  await page.locator("body").click({ position: { x: 5, y: 400 } });
+  await page.keyboard.press("/");
+  await page.keyboard.type("churn");
+  await expect(page.getByText("Job 101")).toBeVisible();
+  await page.keyboard.press("Enter");
+  await page.waitForURL("**/jobs/101/take-in");
+});
+
+test("with fingers: our own keypad types a reading, and the tablet's keyboard stays away", async ({
+  browser,
+}) => {
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    isMobile: true,
+    hasTouch: true,
+  });
+  const page = await context.newPage();
+  await page.goto(`${shop.address}/tools/capacitor-against-mark`);
+  await page.getByTestId("mark").fill("145-174 μF 250 VAC");
+  await page.getByText("Has none").tap();
+  for (const key of ["6", "1", ".", "8", "μF"])
+    await page.getByRole("button", { name: key, exact: true }).tap();
+  await expect(page.getByTestId("reading")).toHaveAttribute("inputmode", "none");
+  await expect(page.getByTestId("verdict")).toHaveAttribute("data-verdict", "faulty");
+  await page.getByRole("button", { name: "Keep", exact: true }).tap();
+  await expect(page.getByRole("region", { name: "Readings kept" })).toContainText("61.8μF");
+  await context.close();
+});

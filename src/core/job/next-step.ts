@@ -89,7 +89,11 @@ function doable(view: JobView, ground: StepGround): NextStep {
     params,
   });
   if (!view.complaint) return step("take-in", "now/complaint");
-  if (failedChecks(view).length > 0) return step("make-safe", "now/failed-check");
+  const failed = failedChecks(view)[0];
+  if (failed !== undefined)
+    return step("make-safe", "now/failed-check", {
+      check: ground.deadChecks.find(({ id }) => id === failed)?.label ?? failed,
+    });
   const owed = owedChecks(view, ground);
   if (owed.length > 0) return step("make-safe", "now/dead-checks", { left: owed.length });
   if (view.takenIn?.family === "not-known") return step("take-in", "now/family");

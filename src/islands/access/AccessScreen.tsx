@@ -1,4 +1,4 @@
-import { type FormEvent, useEffect, useState } from "react";
+import { useEffect, useState } from "react";
 import { Problem } from "../fields/Problem";
 import { Spindle } from "../frame/Spindle";
 import { request } from "../state/api";
@@ -29,7 +29,7 @@ export function AccessScreen() {
       </p>
       <form
         className="move mt-6 px-5 py-5"
-        onSubmit={(event: FormEvent) => {
+        onSubmit={(event) => {
           event.preventDefault();
           void enter(code);
         }}

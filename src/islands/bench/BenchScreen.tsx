@@ -2,11 +2,11 @@ import { type Band, collars, type NextStep, nextStep } from "@/core/job/next-ste
 import type { JobView } from "@/core/job/reduce";
 import { asSeen } from "@/core/safety/bench-state";
 import { type BenchSummary, benchSummary } from "@/core/safety/bench-words";
+import type { Shop } from "@/core/shop/shop";
 import { BenchBadge } from "../frame/BenchBadge";
 import { MiniShaft } from "../frame/JobShaft";
 import { PlainFrame } from "../frame/PlainFrame";
 import { useNow } from "../state/clock";
-import type { Shop } from "../state/shop";
 import { useTouches, useWatches } from "../state/watch";
 import { stepWords, untilWords } from "../words/steps";
 

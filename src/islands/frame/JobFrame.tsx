@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import type { Stage } from "@/core/job/stages";
-import type { Shop } from "../state/shop";
+import type { Shop } from "@/core/shop/shop";
 import { BenchBadge } from "./BenchBadge";
 import { JobLedger } from "./JobLedger";
 import { JobShaft } from "./JobShaft";

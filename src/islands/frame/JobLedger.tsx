@@ -2,8 +2,8 @@ import { useState } from "react";
 import type { JobView, LedgerLine } from "@/core/job/reduce";
 import type { Stage } from "@/core/job/stages";
 import { formatInstant } from "@/core/quantity/format";
+import type { Shop } from "@/core/shop/shop";
 import { postEntry } from "../state/post-entry";
-import type { Shop } from "../state/shop";
 import { lineWords } from "../words/ledger";
 import { LedgerForms } from "./LedgerForms";
 

@@ -1,4 +1,4 @@
-import { type FormEvent, useState } from "react";
+import { useState } from "react";
 import type { JobView } from "@/core/job/reduce";
 import type { Stage } from "@/core/job/stages";
 import { Field } from "../fields/Field";
@@ -255,15 +255,20 @@ function LedgerForm({
   const [draft, setDraft, clear] = useDraft<LedgerDraft>(`ledger:${job.jobId}`, EMPTY);
   const [problem, setProblem] = useState<string | undefined>(undefined);
   const { Fields } = FORMS.find(({ id }) => id === form) ?? { Fields: NoteFields };
-  const keep = async (event: FormEvent): Promise<void> => {
-    event.preventDefault();
+  const keep = async (): Promise<void> => {
     const kept = await postEntry(job.jobId, postedBy(form, draft, stage));
     if (!kept.ok) return setProblem(kept.issues.map(({ message }) => message).join(" "));
     clear();
     onDone();
   };
   return (
-    <form className="sheet flex w-full flex-wrap items-end gap-3 p-3" onSubmit={keep}>
+    <form
+      className="sheet flex w-full flex-wrap items-end gap-3 p-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void keep();
+      }}
+    >
       <Fields form={form} draft={draft} set={(change) => setDraft({ ...draft, ...change })} />
       <button type="submit" className="btn btn-primary">
         Keep

@@ -17,6 +17,7 @@ export function PlainFrame({ path, children }: PlainFrameProps) {
   return (
     <div className="min-h-screen">
       <TopBar
+        isNavigation
         title={
           <nav aria-label="Places" className="flex gap-1">
             {PLACES.map((place) => (

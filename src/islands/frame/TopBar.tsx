@@ -2,6 +2,7 @@ import Moon from "lucide-react/icons/moon";
 import type { ReactNode } from "react";
 import { Spindle } from "./Spindle";
 import { TypeLine } from "./TypeLine";
+import { Working } from "./Working";
 
 const YEAR_S = 31_536_000;
 
@@ -20,10 +21,12 @@ interface TopBarProps {
   readonly title?: ReactNode;
   readonly jobId?: number | undefined;
   readonly right?: ReactNode;
+  /** The title is the navigation: on a phone it gets a row of its own. */
+  readonly isNavigation?: boolean;
 }
 
 /** Brand, what is on screen, the type line, and at the far right whatever must always be seen. */
-export function TopBar({ title, jobId, right }: TopBarProps) {
+export function TopBar({ title, jobId, right, isNavigation = false }: TopBarProps) {
   return (
     <header className="no-print flex flex-wrap items-center gap-x-3 gap-y-2 md:gap-x-5 border-rule border-b px-4 py-1.5 md:min-h-14">
       <a
@@ -34,8 +37,16 @@ export function TopBar({ title, jobId, right }: TopBarProps) {
         <Spindle />
         <span className={jobId ? "hidden sm:inline" : ""}>Good Spindle</span>
       </a>
-      <div className="min-w-0 flex-1 truncate text-[17px]">{title}</div>
-      <div className="order-last min-w-[52px] flex-1 md:order-none md:flex-none">
+      <div
+        className={
+          isNavigation
+            ? "order-last basis-full text-[17px] md:order-none md:flex-1 md:basis-auto"
+            : "min-w-0 flex-1 truncate text-[17px]"
+        }
+      >
+        {title}
+      </div>
+      <div className={`${isNavigation ? "" : "order-last"} min-w-[52px] flex-1 md:order-none md:flex-none`}>
         <TypeLine jobId={jobId} />
       </div>
       <button
@@ -47,6 +58,7 @@ export function TopBar({ title, jobId, right }: TopBarProps) {
         <Moon size={20} />
       </button>
       {right}
+      <Working />
     </header>
   );
 }

@@ -5,9 +5,9 @@ import type { Stage } from "@/core/job/stages";
 import type { BenchNeed } from "@/core/knowledge/types";
 import { asSeen, type BenchGap, type BenchState, gapsFor } from "@/core/safety/bench-state";
 import { type BenchSummary, benchSummary } from "@/core/safety/bench-words";
+import type { Shop } from "@/core/shop/shop";
 import { useNow } from "../state/clock";
 import { $job, useJob } from "../state/job";
-import type { Shop } from "../state/shop";
 import { useTouches, useWatches } from "../state/watch";
 
 /** A job as it may be relied on at this moment on this screen. */

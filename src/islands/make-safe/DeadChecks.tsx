@@ -3,12 +3,12 @@ import type { JobView } from "@/core/job/reduce";
 import type { DeadCheck } from "@/core/knowledge/types";
 import { formatReading, formatText } from "@/core/quantity/format";
 import { checksFor } from "@/core/safety/dead-checks";
+import type { Shop } from "@/core/shop/shop";
 import { Problem } from "../fields/Problem";
 import { ReadingField } from "../fields/ReadingField";
 import { useReadingField } from "../fields/use-reading-field";
 import { VerdictMark } from "../frame/VerdictMark";
 import { useDraft } from "../state/draft";
-import type { Shop } from "../state/shop";
 import { usePost } from "../state/use-post";
 
 interface CheckProps {

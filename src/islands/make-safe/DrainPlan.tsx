@@ -1,11 +1,14 @@
+import { useState } from "react";
 import type { CapacitorMark } from "@/core/markings/capacitor";
 import { formatDuration, formatText } from "@/core/quantity/format";
 import { parseReading } from "@/core/quantity/parse-reading";
 import { farads, ohms, volts } from "@/core/quantity/units";
 import { type DischargePlan, type DischargeSchool, planDischarge } from "@/core/safety/discharge";
+import type { Shop } from "@/core/shop/shop";
+import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { useDraft } from "../state/draft";
-import type { Shop } from "../state/shop";
+import { DISCHARGE_CHOICES } from "../words/schools";
 
 /** What is taken for a part without a readable marking: larger than most, so that the time is long enough. */
 const UNMARKED_FARADS = 200e-6;
@@ -30,13 +33,16 @@ function stepsOf(school: DischargeSchool, plan: DischargePlan, resistor: string)
 }
 
 interface DrainPlanProps {
+  /** Which part it is for: keeps the choices of two parts apart. */
+  readonly name: string;
   readonly mark: CapacitorMark | undefined;
   readonly shop: Shop;
 }
 
 /** How to drain one part: time, energy and steps, from its own marking and the resistor at hand. */
-export function DrainPlan({ mark, shop }: DrainPlanProps) {
+export function DrainPlan({ name, mark, shop }: DrainPlanProps) {
   const [resistorText, setResistor] = useDraft("drain-resistor", "15k");
+  const [school, setSchool] = useState(shop.settings.dischargeSchool);
   const parsed = parseReading(resistorText, "resistance", "Resistor");
   const resistance = parsed.ok && parsed.value.reading.kind === "value" ? parsed.value.reading.value : 0;
   const field = (
@@ -91,8 +97,17 @@ export function DrainPlan({ mark, shop }: DrainPlanProps) {
           {formatText(plan.peakPower, "W", 2)} at first.
         </p>
       </div>
+      <div className="sm:col-span-2">
+        <Choices<DischargeSchool>
+          legend="Way of draining"
+          name={`school-${name}`}
+          choices={DISCHARGE_CHOICES}
+          value={school}
+          onChoose={setSchool}
+        />
+      </div>
       <ol className="list-decimal pl-6 sm:col-span-2">
-        {stepsOf(shop.settings.dischargeSchool, plan, formatText(resistance, "Ω")).map((step) => (
+        {stepsOf(school, plan, formatText(resistance, "Ω")).map((step) => (
           <li key={step}>{step}</li>
         ))}
       </ol>

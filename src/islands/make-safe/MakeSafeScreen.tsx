@@ -1,6 +1,7 @@
 import { type ReactNode, useState } from "react";
 import { failedChecks, owedChecks } from "@/core/job/next-step";
 import type { JobView } from "@/core/job/reduce";
+import type { Shop } from "@/core/shop/shop";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { JobFrame } from "../frame/JobFrame";
@@ -8,7 +9,6 @@ import { PlugQuestion } from "../frame/PlugQuestion";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
 import { VerdictMark } from "../frame/VerdictMark";
 import { useAwake } from "../state/awake";
-import type { Shop } from "../state/shop";
 import { usePost } from "../state/use-post";
 import { DeadChecks } from "./DeadChecks";
 import { StoredCharge } from "./StoredCharge";

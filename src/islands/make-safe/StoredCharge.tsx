@@ -4,13 +4,13 @@ import type { StoreId } from "@/core/knowledge/types";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { formatInstant, formatText } from "@/core/quantity/format";
 import { type BenchState, storedStanding } from "@/core/safety/bench-state";
+import type { Shop } from "@/core/shop/shop";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { ReadingField } from "../fields/ReadingField";
 import { useReadingField } from "../fields/use-reading-field";
 import { VerdictMark } from "../frame/VerdictMark";
 import { useDraft } from "../state/draft";
-import type { Shop } from "../state/shop";
 import { usePost } from "../state/use-post";
 import { storeWords } from "../words/ledger";
 import { DrainPlan } from "./DrainPlan";
@@ -150,7 +150,7 @@ function Item(props: ItemProps) {
       <div className="grid gap-x-8 gap-y-3 lg:grid-cols-2">
         <div className="grid content-start gap-3">
           {id === "start" || id === "run" ? <MarkField key={kept?.seq} job={job} id={id} /> : null}
-          <DrainPlan mark={mark?.ok ? mark.value : undefined} shop={shop} />
+          <DrainPlan name={id} mark={mark?.ok ? mark.value : undefined} shop={shop} />
         </div>
         <div>
           <ReadingField

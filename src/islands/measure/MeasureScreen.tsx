@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { JobView } from "@/core/job/reduce";
 import type { Move } from "@/core/knowledge/types";
+import type { Shop } from "@/core/shop/shop";
 import { Choices } from "../fields/Choices";
 import { Problem } from "../fields/Problem";
 import { JobFrame } from "../frame/JobFrame";
@@ -8,7 +9,6 @@ import { PlugQuestion } from "../frame/PlugQuestion";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
 import { useAwake } from "../state/awake";
 import { dropDraft, keepDraft, readDraft } from "../state/draft";
-import type { Shop } from "../state/shop";
 import { usePost } from "../state/use-post";
 import { CapacitorSheet } from "../tools/capacitor-against-mark/CapacitorSheet";
 import { FindingWords } from "../tools/capacitor-against-mark/FindingWords";

@@ -1,11 +1,11 @@
 import { useState } from "react";
 import type { Knowledge } from "@/core/knowledge/types";
-import type { DischargeSchool } from "@/core/safety/discharge";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { PlainFrame } from "../frame/PlainFrame";
 import { useAwake } from "../state/awake";
 import { benchName, setBenchName } from "../state/person";
+import { DISCHARGE_CHOICES } from "../words/schools";
 import { Instruments } from "./Instruments";
 import { type SetUpDraft, type StoredSettings, useSetUp } from "./use-set-up";
 
@@ -18,12 +18,6 @@ interface SetUpProps {
 }
 
 type Model = ReturnType<typeof useSetUp>;
-
-const SCHOOLS: readonly { readonly value: DischargeSchool; readonly label: string }[] = [
-  { value: "resistor-then-short", label: "Resistor, then insulated short" },
-  { value: "resistor-only", label: "Resistor only, clip left on" },
-  { value: "insulated-short", label: "Insulated short" },
-];
 
 function Text({
   model,
@@ -182,7 +176,7 @@ function SetUpForm(props: SetUpProps) {
           <Choices
             legend="Draining a capacitor"
             name="school"
-            choices={SCHOOLS}
+            choices={DISCHARGE_CHOICES}
             value={model.draft.dischargeSchool}
             onChoose={(dischargeSchool) => model.set({ dischargeSchool })}
           />

@@ -1,4 +1,5 @@
 import { fail, type Issue, issue, ok, type Result } from "@/core/result";
+import { whileUnderWay } from "./under-way";
 
 const NO_ANSWER = issue(
   "",
@@ -28,7 +29,8 @@ export async function request<T>(
   path: string,
   body?: unknown,
 ): Promise<Result<T> & { readonly status: number }> {
-  const response = await send(method, path, body).catch(() => undefined);
+  const ask = (): Promise<Response> => send(method, path, body);
+  const response = await (method === "GET" ? ask() : whileUnderWay(ask)).catch(() => undefined);
   if (!response) return { ...fail(NO_ANSWER), status: 0 };
   const answer: unknown = await response.json().catch(() => undefined);
   if (response.ok) return { ...ok(answer as T), status: response.status };

@@ -3,8 +3,8 @@ import { map } from "nanostores";
 import { useEffect } from "react";
 import type { JobView } from "@/core/job/reduce";
 import { isPlugFresh, type Watch } from "@/core/safety/bench-state";
+import type { Shop } from "@/core/shop/shop";
 import { benchName } from "./person";
-import type { Shop } from "./shop";
 
 const KEY = "good-spindle:watch";
 const TOUCH_EVERY_MS = 2000;

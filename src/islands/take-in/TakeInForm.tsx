@@ -1,7 +1,7 @@
 import type { UseFormReturn } from "react-hook-form";
+import type { Shop } from "@/core/shop/shop";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
-import type { Shop } from "../state/shop";
 import type { TakeInForm as Form } from "./form";
 
 interface PartProps {
@@ -103,6 +103,13 @@ export function ComplaintPart({ form, shop }: PartProps) {
   return (
     <section aria-label="Complaint">
       <h2 className="mb-2 font-bold text-lg">What it does</h2>
+      {stops.map(({ id, label, stop }) => (
+        <p key={id} role="alert" className="hatched my-2 border border-ink p-1.5">
+          <span className="block bg-paper px-3 py-1.5 font-semibold">
+            {label}: {stop}
+          </span>
+        </p>
+      ))}
       {SENSES.map(({ sense, label }) => (
         <fieldset key={sense} className="mb-2 md:grid md:grid-cols-[64px_1fr]">
           <legend className="float-left pt-2.5 font-semibold text-soft md:w-16">{label}</legend>
@@ -117,13 +124,6 @@ export function ComplaintPart({ form, shop }: PartProps) {
               ))}
           </div>
         </fieldset>
-      ))}
-      {stops.map(({ id, label, stop }) => (
-        <p key={id} role="alert" className="hatched my-2 border border-ink p-1.5">
-          <span className="block bg-paper px-3 py-1.5 font-semibold">
-            {label}: {stop}
-          </span>
-        </p>
       ))}
       <div className="mt-3 flex flex-wrap items-end gap-4">
         <Choices

@@ -1,9 +1,9 @@
 import type { JobView } from "@/core/job/reduce";
+import type { Shop } from "@/core/shop/shop";
 import { JobFrame } from "../frame/JobFrame";
 import { PlainFrame } from "../frame/PlainFrame";
 import { useJobScreen } from "../frame/use-job-screen";
 import { useAwake } from "../state/awake";
-import type { Shop } from "../state/shop";
 import { ComplaintPart, KindPart, MachinePart, PlatePart } from "./TakeInForm";
 import { useTakeIn } from "./use-take-in";
 

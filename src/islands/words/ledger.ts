@@ -1,6 +1,6 @@
 import type { LedgerLine } from "@/core/job/reduce";
 import { formatDay, formatDuration, formatReading, formatText } from "@/core/quantity/format";
-import type { Shop } from "../state/shop";
+import type { Shop } from "@/core/shop/shop";
 import { reasonWords, VERDICT_WORDS } from "./said";
 
 const EVIDENCE: Readonly<Record<string, string>> = {

@@ -6,7 +6,7 @@ const param = (step: NextStep, key: string): string => String(step.params[key] ?
 
 const STEPS: Readonly<Record<string, Words>> = {
   "now/complaint": () => "Write down what it does",
-  "now/failed-check": () => "Failed a dead check: no power",
+  "now/failed-check": (step) => `No power: ${param(step, "check").split(",")[0]?.toLowerCase()} failed`,
   "now/dead-checks": (step) => `Dead checks before first power: ${param(step, "left")} left`,
   "now/family": () => "Find out what kind of motor it is",
   "now/part-faulty": (step) =>

@@ -1,9 +1,10 @@
+import type { Shop } from "@/core/shop/shop";
 import { type JobWithOwner, jobView } from "@/server/queries/jobs";
 import { shopGround } from "./ground";
-import { type ShopProps, shopProps } from "./shop-props";
+import { shopProps } from "./shop-props";
 
 export interface JobPage extends JobWithOwner {
-  readonly shop: ShopProps;
+  readonly shop: Shop;
 }
 
 /** What a page of a job is made from; undefined when there is no such job. */

@@ -1,9 +1,9 @@
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { formatText } from "@/core/quantity/format";
 import { parseReading } from "@/core/quantity/parse-reading";
+import type { Shop } from "@/core/shop/shop";
 import { Choices } from "../../fields/Choices";
 import { Field } from "../../fields/Field";
-import type { Shop } from "../../state/shop";
 import type { CapacitorDraft, CapacitorSheetModel } from "./use-capacitor-sheet";
 
 interface FieldsProps {
@@ -82,6 +82,7 @@ function Meter({ model, shop }: FieldsProps) {
   return (
     <Field
       label="Meter"
+      className="sm:col-span-2"
       hint={
         model.meter
           ? `±${model.meter.percent} % and ${model.meter.counts} counts of ${asRead(model.meter.resolution)}`

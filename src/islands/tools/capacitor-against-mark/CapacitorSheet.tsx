@@ -1,11 +1,11 @@
 import type { ReactNode } from "react";
 import { limitOf } from "@/core/knowledge/resolve-limits";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
+import type { Shop } from "@/core/shop/shop";
 import { allowedBand } from "@/core/tools/capacitor/capacitor-against-mark";
 import type { Finding } from "@/core/tools/tool";
 import { TouchKeypad } from "../../fields/Keypad";
 import { ReadingField } from "../../fields/ReadingField";
-import type { Shop } from "../../state/shop";
 import { CapacitorBand } from "./CapacitorBand";
 import { BleedChoice, CapacitorFields } from "./CapacitorFields";
 import { FindingWords } from "./FindingWords";

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { formatInstant } from "@/core/quantity/format";
+import type { Shop } from "@/core/shop/shop";
 import type { Finding } from "@/core/tools/tool";
 import { Problem } from "../../fields/Problem";
 import { PlainFrame } from "../../frame/PlainFrame";
@@ -7,7 +8,6 @@ import { VerdictMark } from "../../frame/VerdictMark";
 import { request } from "../../state/api";
 import { useAwake } from "../../state/awake";
 import { benchName, newId } from "../../state/person";
-import type { Shop } from "../../state/shop";
 import { reasonWords } from "../../words/said";
 import { CapacitorSheet } from "./CapacitorSheet";
 import { useCapacitorSheet } from "./use-capacitor-sheet";

@@ -2,11 +2,11 @@ import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { parseReading } from "@/core/quantity/parse-reading";
 import type { Issue } from "@/core/result";
 import type { Instrument } from "@/core/shop/settings";
+import type { Shop } from "@/core/shop/shop";
 import { capacitorAgainstMark } from "@/core/tools/capacitor/capacitor-against-mark";
 import type { Finding } from "@/core/tools/tool";
 import { type ReadingFieldModel, useReadingField } from "../../fields/use-reading-field";
 import { useDraft } from "../../state/draft";
-import type { Shop } from "../../state/shop";
 
 /** What is typed on the sheet, as text. */
 export interface CapacitorDraft {

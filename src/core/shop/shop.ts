@@ -1,5 +1,5 @@
-import type { Knowledge, Limits } from "@/core/knowledge/types";
-import type { Settings } from "@/core/shop/settings";
+import type { Knowledge, Limits } from "../knowledge/types";
+import type { Settings } from "./settings";
 
 /** What every screen gets from the server once: the shop's settings, its limits and the words of the trade. */
 export interface Shop {
