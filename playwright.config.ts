@@ -14,7 +14,7 @@ export default defineConfig({
   testDir: "tests/e2e",
   outputDir: "test-results",
   workers: 1,
-  timeout: 90_000,
+  timeout: 180_000,
   forbidOnly: true,
   use: {
     viewport: { width: 1280, height: 800 },
