@@ -51,7 +51,7 @@ module.exports = {
     allow("^src/core/safety/", CORE_BASE, core("knowledge/", "safety/"), YUP),
     allow("^src/core/cost/", CORE_BASE, core("knowledge/", "safety/", "cost/"), YUP),
     allow("^src/core/tools/", CORE_LOWER, core("tools/"), YUP),
-    allow("^src/core/isolation/", CORE_LOWER, core("isolation/")),
+    allow("^src/core/isolation/", CORE_LOWER, core("isolation/"), YUP),
     allow("^src/core/matching/", CORE_LOWER, core("matching/")),
     allow("^src/core/decision/", CORE_LOWER, core("decision/")),
     allow(
@@ -149,7 +149,7 @@ module.exports = {
       "^src/workers/",
       UI,
     ),
-    allow("^src/workers/", core(""), external("comlink")),
+    allow("^src/workers/", core(""), external("comlink"), "^worker_threads$"),
     allow("^src/(demo|stand-ins)/", core(""), "^src/(demo|stand-ins)/"),
   ],
   options: {

@@ -2,12 +2,31 @@ import { fileURLToPath } from "node:url";
 import node from "@astrojs/node";
 import react from "@astrojs/react";
 import tailwindcss from "@tailwindcss/vite";
+import type { AstroIntegration } from "astro";
 import { defineConfig } from "astro/config";
+import { build } from "esbuild";
+
+/** The server's isolation thread, bundled beside the server: Vite bundles workers for the browser only. */
+const serverWorkers: AstroIntegration = {
+  name: "server-workers",
+  hooks: {
+    "astro:build:done": async () => {
+      await build({
+        entryPoints: ["src/workers/isolation.server.ts"],
+        outfile: "dist/server/isolation.worker.mjs",
+        bundle: true,
+        platform: "node",
+        format: "esm",
+        logLevel: "warning",
+      });
+    },
+  },
+};
 
 export default defineConfig({
   output: "server",
   adapter: node({ mode: "standalone" }),
-  integrations: [react()],
+  integrations: [react(), serverWorkers],
   // Writes are checked in src/middleware.ts, which also knows the allow-list of hosts.
   security: { checkOrigin: false },
   devToolbar: { enabled: false },

@@ -160,6 +160,17 @@ export const PAYLOADS: Readonly<Record<EntryKind, yup.Schema | yup.Lazy<unknown>
   "bench-state": byTag("event", BENCH_EVENTS),
   opened: access,
   closed: access,
+  answer: strictObject({
+    moveId: yup.string().label("Move").required().max(60),
+    outcomeId: yup.string().label("Answer").required().max(60),
+    circumstance: oneOf("Circumstance", ["cold", "hot", "loaded"]),
+    taken: oneOf("Taken", ["now", "afterwards"]),
+  }),
+  intervention: strictObject({
+    label: yup.string().label("What was done").required().max(120),
+    faultIds: yup.array(yup.string().required().max(60)).label("Faults").required().max(20),
+    success: finiteNumber().label("Chance that it cured").required().min(0).max(1),
+  }),
   reading: byTag("of", { tool: toolReading, "dead-check": deadCheck }),
   "not-done": strictObject({
     what: yup.string().label("What").required().max(120),

@@ -67,6 +67,22 @@ export interface DeadCheckReading {
   readonly limitSource: string | null;
 }
 
+/** What a move showed, or that it said nothing. */
+export interface MoveAnswer {
+  readonly moveId: string;
+  /** An outcome of the move, `not-sure` or `could-not`. */
+  readonly outcomeId: string;
+  readonly circumstance: "cold" | "hot" | "loaded";
+  readonly taken: "now" | "afterwards";
+}
+
+/** Something done to the machine that can change it: it begins a new epoch of evidence. */
+export interface InterventionDone {
+  readonly label: string;
+  readonly faultIds: readonly string[];
+  readonly success: number;
+}
+
 export interface OwnerAnswer {
   readonly question: string;
   readonly answer: "asked" | "yes" | "no";
@@ -93,6 +109,8 @@ export interface Payloads {
   "bench-state": BenchEvent;
   opened: { readonly access: string };
   closed: { readonly access: string };
+  answer: MoveAnswer;
+  intervention: InterventionDone;
   reading: ToolReading | DeadCheckReading;
   "not-done": { readonly what: string; readonly why: string };
   "owner-answer": OwnerAnswer;

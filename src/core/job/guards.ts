@@ -24,7 +24,7 @@ const GAP_WORDS: Readonly<Record<BenchGap, string>> = {
 
 function guardReading(
   view: JobView,
-  entry: Extract<NewEntry, { kind: "reading" }>,
+  entry: Extract<NewEntry, { kind: "reading" | "answer" }>,
   context: GuardContext,
 ): Issue[] {
   if (entry.payload.taken === "afterwards") return [];
@@ -106,6 +106,7 @@ export function guardEntry(
 ): Issue[] {
   switch (entry.kind) {
     case "reading":
+    case "answer":
       return guardReading(view, entry, context);
     case "struck":
       return guardStrike(entries, entry.payload.seq);

@@ -14,7 +14,9 @@ import type {
   Entry,
   EntryKind,
   FollowUp,
+  InterventionDone,
   MotorPlate,
+  MoveAnswer,
   OwnerAnswer,
   Payloads,
   TakenIn,
@@ -55,10 +57,23 @@ export interface JobView {
   readonly deadChecks: readonly (DeadCheckReading & Placed)[];
   readonly readings: readonly (ToolReading & Placed)[];
   readonly evidence: readonly (Evidence & { readonly seq: number })[];
+  /** What isolation works on: answers to moves and what readings told, each in its epoch. */
+  readonly answers: readonly JobAnswer[];
+  readonly interventions: readonly (InterventionDone & Placed & { readonly epoch: number })[];
   readonly questions: readonly (OwnerAnswer & Placed)[];
   readonly timers: readonly (TimerStarted & Placed)[];
   readonly followUps: readonly (FollowUp & Placed)[];
   readonly ledger: readonly LedgerLine[];
+}
+
+/** An answer as isolation takes it. Epochs count the interventions before it. */
+export interface JobAnswer {
+  readonly seq: number;
+  readonly epoch: number;
+  readonly circumstance: MoveAnswer["circumstance"];
+  readonly moveId: string;
+  readonly outcomeId: string;
+  readonly ratio?: { readonly value: number; readonly halfWidth: number } | undefined;
 }
 
 /** What the reducer needs to know beside the entries. */
@@ -161,6 +176,39 @@ function readingsOf(standing: readonly Entry[]): Pick<JobView, "readings" | "dea
   };
 }
 
+/** A capacitor's reading as a ratio to its lower mark, with the meter's error. */
+function ratioOf({ finding }: ToolReading): JobAnswer["ratio"] {
+  const share = finding.figures.find(({ id }) => id === "share-of-lower-mark")?.value;
+  const read = finding.figures.find(({ id }) => id === "capacitance");
+  if (share === undefined || read?.upper === undefined || read.value === 0) return undefined;
+  return { value: share, halfWidth: (share * (read.upper - read.value)) / read.value };
+}
+
+function answersOf(standing: readonly Entry[]): Pick<JobView, "answers" | "interventions"> {
+  const done = ofKind(standing, "intervention");
+  const epochAt = (seq: number): number => done.filter((one) => one.seq < seq).length;
+  const answers = standing.flatMap((entry): JobAnswer[] => {
+    const base = { seq: entry.seq, epoch: epochAt(entry.seq) };
+    if (entry.kind === "answer") {
+      const { moveId, outcomeId, circumstance } = entry.payload;
+      return [{ ...base, moveId, outcomeId, circumstance }];
+    }
+    if (entry.kind !== "reading" || entry.payload.of !== "tool") return [];
+    const ratio = ratioOf(entry.payload);
+    return entry.payload.finding.evidence.map(({ moveId, outcomeId }) => ({
+      ...base,
+      moveId,
+      outcomeId,
+      circumstance: "cold",
+      ...(ratio ? { ratio } : {}),
+    }));
+  });
+  return {
+    answers,
+    interventions: done.map((entry, index) => ({ ...entry.payload, ...placed(entry), epoch: index + 1 })),
+  };
+}
+
 function platesOf(standing: readonly Entry[]): Pick<JobView, "plate" | "capacitors"> {
   const all = ofKind(standing, "nameplate").map((entry) => ({ ...entry.payload, ...placed(entry) }));
   return {
@@ -189,6 +237,7 @@ export function reduceJob(jobId: number, entries: readonly Entry[], ground: JobG
     bench: benchOf(entries, struck, machine, ground.limits),
     plugFacts: plugFactsOf(entries),
     ...readingsOf(standing),
+    ...answersOf(standing),
     questions: latestBy(
       ofKind(standing, "owner-answer").map((entry) => ({ ...entry.payload, ...placed(entry) })),
       ({ question }) => question,

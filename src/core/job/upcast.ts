@@ -17,6 +17,8 @@ export const UPCASTERS: Readonly<Record<EntryKind, readonly Upcaster[]>> = {
   "bench-state": [],
   opened: [],
   closed: [],
+  answer: [],
+  intervention: [],
   reading: [],
   "not-done": [],
   "owner-answer": [],

@@ -1,5 +1,5 @@
 import { type Issue, issue } from "../result";
-import type { Knowledge } from "./types";
+import type { Knowledge, OutcomeRow } from "./types";
 
 type Tables = Omit<Knowledge, "version">;
 
@@ -29,6 +29,81 @@ function missing(table: string, index: number, what: string, id: string): Issue 
   );
 }
 
+function notIn(
+  known: ReadonlySet<string>,
+  table: string,
+  index: number,
+  what: string,
+  wanted: readonly string[],
+): Issue[] {
+  return wanted.filter((id) => !known.has(id)).map((id) => missing(table, index, what, id));
+}
+
+/** Effects and outcome cases name conditions, values and signs that exist. */
+function machineReferences(tables: Tables): Issue[] {
+  const conditions = new Map(tables.conditions.map(({ id, values }) => [id, values]));
+  const signs = new Set(tables.effects.flatMap((effect) => effect.signs));
+  const moves = new Map(tables.moves.map((move) => [move.id, move]));
+  const faults = new Set(tables.faults.map(({ id }) => id));
+  const value = (table: string, index: number, condition: string, is: string): Issue[] =>
+    conditions.get(condition)?.includes(is)
+      ? []
+      : [missing(table, index, "condition", `${condition}: ${is}`)];
+  const cases = (table: string, rows: readonly { moveId: string; when: OutcomeRow["when"] }[]): Issue[] =>
+    rows.flatMap(({ moveId, when }, index) => [
+      ...(moves.has(moveId) ? [] : [missing(table, index, "move", moveId)]),
+      ...(when.condition === undefined ? [] : value(table, index, when.condition, when.is ?? "")),
+      ...(when.sign === undefined || signs.has(when.sign) ? [] : [missing(table, index, "sign", when.sign)]),
+    ]);
+  return [
+    ...tables.effects.flatMap(({ fault, sets }, index) => [
+      ...notIn(faults, "effects", index, "fault", [fault]),
+      ...Object.entries(sets).flatMap(([condition, is]) => value("effects", index, condition, is)),
+    ]),
+    ...cases("outcomes", tables.outcomes),
+    ...cases("numeric", tables.numeric),
+    ...tables.outcomes.flatMap(({ moveId, outcomeId }, index) =>
+      moves.get(moveId)?.outcomes.includes(outcomeId)
+        ? []
+        : [missing("outcomes", index, `outcome of ${moveId}`, outcomeId)],
+    ),
+  ];
+}
+
+/** Faults and moves name stations, families, access and each other. */
+function catalogueReferences(tables: Tables): Issue[] {
+  const set = (rows: readonly { readonly id: string }[]): ReadonlySet<string> =>
+    new Set(rows.map(({ id }) => id));
+  const [stations, families, access, faults] = [
+    set(tables.stations),
+    set(tables.families),
+    set(tables.access),
+    set(tables.faults),
+  ];
+  const moves = new Map(tables.moves.map((move) => [move.id, move]));
+  return [
+    ...tables.faults.flatMap((row, index) => [
+      ...notIn(stations, "faults", index, "station", [row.station]),
+      ...notIn(families, "faults", index, "family", [...row.families, ...Object.keys(row.odds)]),
+      ...notIn(
+        faults,
+        "faults",
+        index,
+        "fault",
+        row.leadsTo.map(({ fault }) => fault),
+      ),
+      ...row.provenBy
+        .filter(({ moveId, outcomeId }) => !moves.get(moveId)?.outcomes.includes(outcomeId))
+        .map(({ moveId, outcomeId }) => missing("faults", index, "proof", `${moveId}: ${outcomeId}`)),
+    ]),
+    ...tables.moves.flatMap((row, index) => [
+      ...notIn(families, "moves", index, "family", row.families),
+      ...notIn(access, "moves", index, "access", row.access === undefined ? [] : [row.access]),
+      ...notIn(new Set(row.outcomes), "moves", index, "outcome", Object.keys(row.words)),
+    ]),
+  ];
+}
+
 /** Every reference from one table into another that leads nowhere, with file and row. */
 export function crossReferences(tables: Tables): Issue[] {
   const sources = new Set(tables.sources.map(({ id }) => id));
@@ -36,6 +111,8 @@ export function crossReferences(tables: Tables): Issue[] {
   const all = Object.entries(tables) as [string, readonly { id: string; provenance: { source: string } }[]][];
   const ids = new Set(all.flatMap(([, rows]) => rows.map(({ id }) => id)));
   return [
+    ...machineReferences(tables),
+    ...catalogueReferences(tables),
     ...all.flatMap(([table, rows]) => duplicates(table, rows)),
     ...all.flatMap(([table, rows]) =>
       rows.flatMap((row, index) =>

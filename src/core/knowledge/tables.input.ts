@@ -22,6 +22,24 @@ const words = () => yup.string().required().max(400);
 const row = <F extends yup.ObjectShape>(fields: F) =>
   yup.array(strictObject({ id: rowId(), ...fields, provenance: provenance() })).required();
 
+const ids = () => yup.array(yup.string().required()).required();
+const chance = () => finiteNumber().required().min(0).max(1);
+const when = () =>
+  strictObject({
+    condition: yup.string(),
+    is: yup.string(),
+    sign: yup.string(),
+    otherwise: yup.boolean(),
+  }).required();
+
+/** An object whose keys are ids of another table: cross-references.ts holds them. */
+function table<S extends yup.Schema>(value: S) {
+  return yup.lazy((given: unknown) => {
+    const keys = typeof given === "object" && given !== null ? Object.keys(given) : [];
+    return yup.object(Object.fromEntries(keys.map((key) => [key, value]))).required();
+  }) as unknown as yup.Schema<Record<string, yup.InferType<S>>>;
+}
+
 const STORES = ["start", "run", "bus", "any"] as const;
 
 /** One schema a table; the key is the file's name under src/knowledge. */
@@ -48,8 +66,13 @@ export const TABLES = {
   }),
   moves: row({
     title: words(),
+    kind: yup
+      .string()
+      .oneOf(["question", "look", "feel", "reading", "trial"] as const)
+      .required(),
     tool: yup.string(),
     minutes: finiteNumber().required().positive(),
+    hazardMinutes: finiteNumber().required().min(0),
     tier: yup
       .number()
       .oneOf([1, 2, 3] as const)
@@ -58,8 +81,60 @@ export const TABLES = {
       .string()
       .oneOf(["none", "plug-out", "hands-inside"] as const)
       .required(),
-    outcomes: yup.array(yup.string().required()).required().min(2),
+    powered: yup.boolean().required(),
+    access: yup.string(),
+    families: ids(),
+    how: words(),
+    outcomes: ids().min(2),
+    words: table(yup.string().required()),
   }),
+  stations: row({ label: words(), order: finiteNumber().required() }),
+  conditions: row({
+    values: ids().min(2),
+    kind: yup
+      .string()
+      .oneOf(["local", "derived"] as const)
+      .required(),
+  }),
+  faults: row({
+    label: words(),
+    station: words(),
+    families: ids(),
+    odds: table(chance().positive()),
+    leadsTo: yup.array(strictObject({ fault: words(), chance: chance() }).required()).required(),
+    provenBy: yup.array(strictObject({ moveId: words(), outcomeId: words() }).required()).required(),
+    fix: strictObject({
+      label: words(),
+      minutes: finiteNumber().required().positive(),
+      partMinor: finiteNumber().required().min(0),
+      success: chance(),
+    }).required(),
+  }),
+  effects: row({
+    fault: words(),
+    circumstance: yup
+      .string()
+      .oneOf(["any", "cold", "hot", "loaded"] as const)
+      .required(),
+    sets: table(yup.string().required()),
+    signs: ids(),
+  }),
+  outcomes: row({
+    moveId: words(),
+    when: when(),
+    outcomeId: words(),
+    p: chance(),
+    low: chance(),
+    high: chance(),
+  }),
+  numeric: row({
+    moveId: words(),
+    quantity: words(),
+    when: when(),
+    median: finiteNumber().required().positive(),
+    spread: finiteNumber().required().positive(),
+  }),
+  access: row({ label: words(), minutes: finiteNumber().required().min(0) }),
   regions: row({
     label: words(),
     volts: finiteNumber().required().positive(),

@@ -42,14 +42,115 @@ export interface LimitRow {
 /** What a move needs of the machine before hands or probes go to it. */
 export type BenchNeed = "none" | "plug-out" | "hands-inside";
 
+/** Anything the repairer can do to learn. */
 export interface Move {
   readonly id: string;
   readonly title: string;
+  readonly kind: "question" | "look" | "feel" | "reading" | "trial";
   readonly tool?: string | undefined;
   readonly minutes: number;
+  /** Minutes added for what can hurt: a price on hazard, never a permit. */
+  readonly hazardMinutes: number;
   readonly tier: 1 | 2 | 3;
   readonly needs: BenchNeed;
+  /** Whether power is on while it is done: what a cured consequence may come back at. */
+  readonly powered: boolean;
+  /** What must be open or off for it; opened once, it costs nothing more. */
+  readonly access?: string | undefined;
+  readonly families: readonly string[];
+  readonly how: string;
   readonly outcomes: readonly string[];
+  /** Outcome id to the answer as it stands on the button. */
+  readonly words: Readonly<Record<string, string>>;
+  readonly provenance: Provenance;
+}
+
+/** A place along the way electricity becomes motion. */
+export interface Station {
+  readonly id: string;
+  readonly label: string;
+  readonly order: number;
+  readonly provenance: Provenance;
+}
+
+/** One of a closed list of conditions a machine can be in; values run from good to bad. */
+export interface Condition {
+  readonly id: string;
+  readonly values: readonly string[];
+  /** `local`: set by a fault at its station; `derived`: follows along the power path. */
+  readonly kind: "local" | "derived";
+  readonly provenance: Provenance;
+}
+
+export interface Fault {
+  readonly id: string;
+  readonly label: string;
+  readonly station: string;
+  readonly families: readonly string[];
+  /** Starting odds as a root, by family; they need not sum to one. */
+  readonly odds: Readonly<Record<string, number>>;
+  /** What it brings about, with the chance that it does. */
+  readonly leadsTo: readonly { readonly fault: string; readonly chance: number }[];
+  readonly provenBy: readonly { readonly moveId: string; readonly outcomeId: string }[];
+  /** The usual cure: minutes, parts in minor units, chance that it cures. */
+  readonly fix: {
+    readonly label: string;
+    readonly minutes: number;
+    readonly partMinor: number;
+    readonly success: number;
+  };
+  readonly provenance: Provenance;
+}
+
+/** What a fault does to its station in a circumstance. */
+export interface Effect {
+  readonly id: string;
+  readonly fault: string;
+  readonly circumstance: "any" | "cold" | "hot" | "loaded";
+  readonly sets: Readonly<Record<string, string>>;
+  /** Signs seen at the part itself, whatever else is wrong. */
+  readonly signs: readonly string[];
+  readonly provenance: Provenance;
+}
+
+export type When = {
+  readonly condition?: string | undefined;
+  readonly is?: string | undefined;
+  readonly sign?: string | undefined;
+  readonly otherwise?: boolean | undefined;
+};
+
+/**
+ * One answer of a move in one case. A move's cases are tried in the order of the file;
+ * the first that holds gives the chances of its answers.
+ */
+export interface OutcomeRow {
+  readonly id: string;
+  readonly moveId: string;
+  readonly when: When;
+  readonly outcomeId: string;
+  readonly p: number;
+  readonly low: number;
+  readonly high: number;
+  readonly provenance: Provenance;
+}
+
+/** Distribution of a measured quantity in one case: log-normal, as a ratio to the mark. */
+export interface NumericRow {
+  readonly id: string;
+  readonly moveId: string;
+  readonly quantity: string;
+  readonly when: When;
+  readonly median: number;
+  readonly spread: number;
+  readonly provenance: Provenance;
+}
+
+/** Something that must be opened or taken off, and how long that takes. */
+export interface Access {
+  readonly id: string;
+  readonly label: string;
+  readonly minutes: number;
   readonly provenance: Provenance;
 }
 
@@ -102,6 +203,13 @@ export interface Knowledge {
   readonly families: readonly Family[];
   readonly limits: readonly LimitRow[];
   readonly moves: readonly Move[];
+  readonly stations: readonly Station[];
+  readonly conditions: readonly Condition[];
+  readonly faults: readonly Fault[];
+  readonly effects: readonly Effect[];
+  readonly outcomes: readonly OutcomeRow[];
+  readonly numeric: readonly NumericRow[];
+  readonly access: readonly Access[];
   readonly regions: readonly Region[];
   readonly signs: readonly ComplaintSign[];
   readonly deadChecks: readonly DeadCheck[];

@@ -72,6 +72,17 @@ function complaintWords(payload: Extract<LedgerLine, { kind: "complaint" }>["pay
   return `Complaint: ${[signs, payload.words].filter((part) => part !== "").join("; ")}`;
 }
 
+const NO_ANSWER: Readonly<Record<string, string>> = {
+  "not-sure": "not sure",
+  "could-not": "could not be done",
+};
+
+function answerWords(payload: Extract<LedgerLine, { kind: "answer" }>["payload"], shop: Shop): string {
+  const move = shop.moves.find(({ id }) => id === payload.moveId);
+  const answer = move?.words[payload.outcomeId] ?? NO_ANSWER[payload.outcomeId] ?? payload.outcomeId;
+  return `${move?.title ?? payload.moveId}: ${answer}${payload.taken === "afterwards" ? ", entered afterwards" : ""}`;
+}
+
 /** One line of the ledger in words. */
 export function lineWords(line: LedgerLine, shop: Shop): string {
   switch (line.kind) {
@@ -91,6 +102,10 @@ export function lineWords(line: LedgerLine, shop: Shop): string {
       return `Closed: ${line.payload.access}`;
     case "reading":
       return readingWords(line.payload, shop);
+    case "answer":
+      return answerWords(line.payload, shop);
+    case "intervention":
+      return `Done: ${line.payload.label}`;
     case "not-done":
       return `Not done: ${line.payload.what}, ${line.payload.why}`;
     case "owner-answer":

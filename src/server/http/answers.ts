@@ -46,6 +46,18 @@ export const jobViewAnswer = strictObject({
         .required(),
     )
     .required(),
+  answers: yup
+    .array(
+      yup
+        .object({
+          seq: yup.number().required(),
+          epoch: yup.number().required(),
+          moveId: yup.string().required(),
+        })
+        .required(),
+    )
+    .required(),
+  interventions: rows(),
   questions: rows(),
   timers: rows(),
   followUps: rows(),

@@ -217,6 +217,25 @@ function unknownIds(entry: NewEntry, ground: Ground): Result<Completed> {
   return plain(entry);
 }
 
+const NO_ANSWER: readonly string[] = ["not-sure", "could-not"];
+
+function completeAnswer(draft: Extract<NewEntry, { kind: "answer" }>, ground: Ground): Result<Completed> {
+  const { moveId, outcomeId } = draft.payload;
+  const move = ground.knowledge.moves.find(({ id }) => id === moveId);
+  if (!move) return fail(issue("payload.moveId", "unknown/move", `There is no move "${moveId}".`, moveId));
+  const known = [...move.outcomes, ...NO_ANSWER];
+  if (!known.includes(outcomeId))
+    return fail(
+      issue(
+        "payload.outcomeId",
+        "unknown/answer",
+        `"${move.title}" has no answer "${outcomeId}": it has ${known.join(", ")}.`,
+        outcomeId,
+      ),
+    );
+  return ok({ entry: draft, need: NO_ANSWER.includes(outcomeId) ? "none" : move.needs });
+}
+
 /** A posted entry to what the log keeps: the server's own Finding counts, never the screen's preview. */
 export async function completeEntry(
   draft: Draft,
@@ -236,5 +255,5 @@ export async function completeEntry(
     const tried = applyBenchEvent(view.bench, event.value, now, view.machine, ground.limits);
     return tried.ok ? plain({ kind: "bench-state", payload: event.value }) : tried;
   }
-  return unknownIds(draft, ground);
+  return draft.kind === "answer" ? completeAnswer(draft, ground) : unknownIds(draft, ground);
 }

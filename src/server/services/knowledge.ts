@@ -1,16 +1,40 @@
 import { loadKnowledge } from "@/core/knowledge/load";
 import type { Knowledge } from "@/core/knowledge/types";
+import access from "@/knowledge/access.json";
 import aliases from "@/knowledge/aliases.json";
+import conditions from "@/knowledge/conditions.json";
 import deadChecks from "@/knowledge/deadChecks.json";
+import effects from "@/knowledge/effects.json";
 import families from "@/knowledge/families.json";
+import faults from "@/knowledge/faults.json";
 import kit from "@/knowledge/kit.json";
 import limits from "@/knowledge/limits.json";
 import moves from "@/knowledge/moves.json";
+import numeric from "@/knowledge/numeric.json";
+import outcomes from "@/knowledge/outcomes.json";
 import regions from "@/knowledge/regions.json";
 import signs from "@/knowledge/signs.json";
 import sources from "@/knowledge/sources.json";
+import stations from "@/knowledge/stations.json";
 
-export const RAW_KNOWLEDGE = { aliases, deadChecks, families, kit, limits, moves, regions, signs, sources };
+export const RAW_KNOWLEDGE = {
+  access,
+  aliases,
+  conditions,
+  deadChecks,
+  effects,
+  families,
+  faults,
+  kit,
+  limits,
+  moves,
+  numeric,
+  outcomes,
+  regions,
+  signs,
+  sources,
+  stations,
+};
 
 let loaded: Knowledge | undefined;
 

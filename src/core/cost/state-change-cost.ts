@@ -1,0 +1,28 @@
+import { limitOf } from "../knowledge/resolve-limits";
+import type { Access, Limits, Move } from "../knowledge/types";
+
+/** How the machine stands, as far as the way to a move depends on it. */
+export interface Standing {
+  readonly isDead: boolean;
+  readonly isDrained: boolean;
+  readonly opened: readonly string[];
+}
+
+/** Minutes from the way the machine stands to the state that a move needs. */
+export function stateChangeMinutes(
+  move: Move,
+  standing: Standing,
+  access: readonly Access[],
+  limits: Limits,
+): number {
+  const isLive = move.tier > 1;
+  const unplugging = limitOf(limits, "unplugging-minutes").value;
+  const opening =
+    move.access === undefined || standing.opened.includes(move.access)
+      ? 0
+      : (access.find(({ id }) => id === move.access)?.minutes ?? 0);
+  if (isLive) return opening + (standing.isDead ? limitOf(limits, "plugging-minutes").value : 0);
+  if (move.needs === "none") return opening;
+  const isReady = standing.isDead && (move.needs === "plug-out" || standing.isDrained);
+  return opening + (isReady ? 0 : unplugging);
+}

@@ -1,0 +1,162 @@
+import type { Fault, Move } from "../knowledge/types";
+import type { Answer, Intervention } from "./evidence";
+import type { Hypotheses, Hypothesis } from "./hypotheses";
+import type { OutcomeTable } from "./outcome-table";
+
+/** What one machine's isolation is computed on. */
+export interface Model {
+  readonly hypotheses: Hypotheses;
+  readonly moves: readonly Move[];
+  readonly table: OutcomeTable;
+  /** Number of each hypothesis' set of faults in the table. */
+  readonly states: Int32Array;
+}
+
+export function modelFrom(hypotheses: Hypotheses, moves: readonly Move[], table: OutcomeTable): Model {
+  return {
+    hypotheses,
+    moves,
+    table,
+    states: Int32Array.from(hypotheses.all, ({ faults }) => table.stateOf(faults)),
+  };
+}
+
+/** A set of faults that may be present now, with its weight. */
+interface Branch {
+  readonly faults: readonly number[];
+  /** Consequences that were cured while what brings them about stayed. */
+  readonly cured: readonly number[];
+  readonly weight: number;
+}
+
+function moveIndex(model: Model, { moveId }: Answer): number {
+  return model.moves.findIndex(({ id }) => id === moveId);
+}
+
+function likelihoodOf(model: Model, move: number, answer: Answer, state: number): number {
+  const { circumstance, ratio } = answer;
+  const byNumber = ratio && model.table.ratioChance(move, ratio, state, circumstance);
+  if (byNumber !== undefined) return byNumber;
+  const outcome = model.moves[move]?.outcomes.indexOf(answer.outcomeId) ?? -1;
+  return model.table.chance(move, outcome, state, circumstance);
+}
+
+function indices(model: Model, faultIds: readonly string[]): number[] {
+  return faultIds.flatMap((id) => {
+    const index = model.hypotheses.faults.findIndex((fault) => fault.id === id);
+    return index === -1 ? [] : [index];
+  });
+}
+
+/** Each branch splits in two: the intervention took away what it was meant to, or it did not. */
+function intervene(branches: readonly Branch[], targets: readonly number[], success: number): Branch[] {
+  return branches.flatMap((branch) => {
+    const gone = branch.faults.filter((fault) => targets.includes(fault));
+    if (gone.length === 0) return [branch];
+    const cured = {
+      faults: branch.faults.filter((fault) => !targets.includes(fault)),
+      cured: [...new Set([...branch.cured, ...gone])].sort((a, b) => a - b),
+    };
+    return [
+      { ...cured, weight: branch.weight * success },
+      { ...branch, weight: branch.weight * (1 - success) },
+    ];
+  });
+}
+
+function edgeChance(fault: Fault | undefined, to: Fault | undefined): number {
+  return fault?.leadsTo.find((edge) => edge.fault === to?.id)?.chance ?? 0;
+}
+
+/** A cured consequence whose root stayed comes back with its edge's chance at the next powered run. */
+function comeBack(model: Model, branches: readonly Branch[]): Branch[] {
+  const { faults } = model.hypotheses;
+  return branches.flatMap((branch) => {
+    let spread: Branch[] = [{ ...branch, cured: [] }];
+    for (const lost of branch.cured) {
+      const stays = branch.faults.reduce(
+        (product, from) => product * (1 - edgeChance(faults[from], faults[lost])),
+        1,
+      );
+      if (stays === 1) continue;
+      spread = spread.flatMap((one) => [
+        { ...one, weight: one.weight * stays },
+        { ...one, faults: [...one.faults, lost].sort((a, b) => a - b), weight: one.weight * (1 - stays) },
+      ]);
+    }
+    return spread;
+  });
+}
+
+function hear(model: Model, branches: readonly Branch[], answer: Answer): Branch[] {
+  const move = moveIndex(model, answer);
+  return branches.map((branch) => ({
+    ...branch,
+    weight: branch.weight * likelihoodOf(model, move, answer, model.table.stateOf(branch.faults)),
+  }));
+}
+
+/** Likelihood of all answers under one hypothesis: the product over epochs, over what each intervention may have cured. */
+export function likelihood(
+  model: Model,
+  { faults }: Hypothesis,
+  answers: readonly Answer[],
+  interventions: readonly Intervention[],
+): number {
+  const last = Math.max(0, ...answers.map(({ epoch }) => epoch), ...interventions.map(({ epoch }) => epoch));
+  let branches: Branch[] = [{ faults, cured: [], weight: 1 }];
+  for (let epoch = 0; epoch <= last; epoch += 1) {
+    for (const { faultIds, success } of interventions.filter((one) => one.epoch === epoch))
+      branches = intervene(branches, indices(model, faultIds), success);
+    const now = answers.filter((one) => one.epoch === epoch);
+    const isPowered = now.some((answer) => model.moves[moveIndex(model, answer)]?.powered);
+    if (epoch > 0 && isPowered) branches = comeBack(model, branches);
+    for (const answer of now) branches = hear(model, branches, answer);
+  }
+  return branches.reduce((sum, { weight }) => sum + weight, 0);
+}
+
+/** Likelihood of the answers under each hypothesis, in their own order. Without interventions it is a plain product. */
+export function likelihoods(
+  model: Model,
+  answers: readonly Answer[],
+  interventions: readonly Intervention[],
+): Float64Array {
+  if (interventions.length > 0)
+    return Float64Array.from(model.hypotheses.all, (hypothesis) =>
+      likelihood(model, hypothesis, answers, interventions),
+    );
+  const product = new Float64Array(model.states.length).fill(1);
+  for (const answer of answers) {
+    const move = moveIndex(model, answer);
+    model.states.forEach((state, index) => {
+      product[index] = (product[index] ?? 0) * likelihoodOf(model, move, answer, state);
+    });
+  }
+  return product;
+}
+
+/** Exact posterior over all hypotheses, in their own order; sums to one. Undefined when nothing explains the answers. */
+export function posterior(
+  model: Model,
+  answers: readonly Answer[],
+  interventions: readonly Intervention[],
+): Float64Array | undefined {
+  const { all } = model.hypotheses;
+  const told = likelihoods(model, answers, interventions);
+  const weights = Float64Array.from(all, ({ prior }, index) => prior * (told[index] ?? 0));
+  const sum = weights.reduce((acc, one) => acc + one, 0);
+  return sum > 0 && Number.isFinite(sum) ? weights.map((one) => one / sum) : undefined;
+}
+
+/** The faults that are present now under a hypothesis, the intervention having worked: what the next answer is told by. */
+export function presentFaults(
+  model: Model,
+  { faults }: Hypothesis,
+  interventions: readonly Intervention[],
+): readonly number[] {
+  const cured = new Set(
+    interventions.filter(({ success }) => success > 0.5).flatMap(({ faultIds }) => indices(model, faultIds)),
+  );
+  return cured.size === 0 ? faults : faults.filter((fault) => !cured.has(fault));
+}

@@ -1,0 +1,71 @@
+import * as yup from "yup";
+import { finiteNumber, strictObject } from "../validate";
+
+const money = strictObject({
+  minor: yup.number().integer().required().min(0).max(1e9),
+  currency: yup.string().required().max(3),
+});
+const ids = (label: string) => yup.array(yup.string().required().max(60)).label(label).max(60);
+
+/** Body of POST /api/isolate. What is left out has the default that `isolate` states. */
+export const isolateInput = strictObject({
+  machine: strictObject({
+    family: yup.string().label("Family").required().max(60),
+    archetype: yup.string().max(60),
+    stations: yup
+      .array(strictObject({ id: yup.string().required(), present: yup.boolean().required() }).required())
+      .max(30),
+    nameplate: yup.object().optional().default(undefined),
+    value: money.optional().default(undefined),
+  })
+    .label("Machine")
+    .required(),
+  bench: strictObject({
+    plug: yup.string().oneOf(["not-known", "plugged-in", "unplugged", "isolated"] as const),
+    stored: yup.array(yup.object().required()).max(10),
+    drained: yup.boolean(),
+    deadChecksPassed: yup.boolean(),
+    opened: ids("Opened"),
+  })
+    .optional()
+    .default(undefined),
+  instruments: ids("Instruments"),
+  evidence: yup
+    .array(
+      strictObject({
+        seq: yup.number().integer().required().min(0),
+        epoch: yup.number().integer().min(0),
+        circumstance: yup.string().oneOf(["cold", "hot", "loaded"] as const),
+        moveId: yup.string().label("Move").required().max(60),
+        outcomeId: yup.string().label("Answer").required().max(60),
+        ratio: strictObject({
+          value: finiteNumber().required().min(0),
+          halfWidth: finiteNumber().required().min(0),
+        })
+          .optional()
+          .default(undefined),
+      }).required(),
+    )
+    .label("Evidence")
+    .required()
+    .max(200),
+  interventions: yup
+    .array(
+      strictObject({
+        epoch: yup.number().integer().required().min(1),
+        faultIds: ids("Faults").required(),
+        success: finiteNumber().required().min(0).max(1),
+      }).required(),
+    )
+    .max(30),
+  costs: strictObject({ rankingRatePerHour: money.optional().default(undefined) })
+    .optional()
+    .default(undefined),
+  options: strictObject({
+    maxRoots: yup.number().oneOf([1, 2] as const),
+    lookAhead: yup.number().oneOf([1] as const),
+    shopCounts: yup.mixed().nullable(),
+  })
+    .optional()
+    .default(undefined),
+}).required();

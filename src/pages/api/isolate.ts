@@ -1,0 +1,75 @@
+import * as yup from "yup";
+import type { IsolateRequest } from "@/core/isolation/isolate";
+import { isolateInput } from "@/core/isolation/isolate.input";
+import { ok } from "@/core/result";
+import { strictObject } from "@/core/validate";
+import { defineEndpoint } from "@/server/http/endpoint";
+import { shopGround } from "@/server/services/ground";
+import { isolateOffThread } from "@/server/services/isolate";
+
+const weights = () =>
+  yup
+    .array(strictObject({ seq: yup.number().required(), bits: yup.number().required() }).required())
+    .required();
+const ids = () => yup.array(yup.string().required()).required();
+
+const answer = strictObject({
+  suspects: yup
+    .array(
+      strictObject({
+        roots: ids(),
+        consequences: ids(),
+        chance: yup.number().required(),
+        for: weights(),
+        against: weights(),
+      }).required(),
+    )
+    .required(),
+  stations: yup
+    .array(
+      strictObject({
+        id: yup.string().required(),
+        chance: yup.number().required(),
+        provedGoodBy: yup.number().nullable().defined(),
+      }).required(),
+    )
+    .required(),
+  moves: yup
+    .array(
+      yup
+        .object({
+          moveId: yup.string().required(),
+          tier: yup.number().required(),
+          expectedTotal: yup.number().required(),
+        })
+        .required(),
+    )
+    .required(),
+  stop: strictObject({ advised: yup.boolean().required(), trialCost: yup.number().required() }).required(),
+  isTierRaised: yup.boolean().required(),
+  conflicts: yup
+    .array(
+      strictObject({
+        share: yup.number().required(),
+        doubted: yup.array(yup.number().required()).required(),
+      }).required(),
+    )
+    .required(),
+  purchaseGate: strictObject({ open: yup.boolean().required(), needs: ids() }).required(),
+  basis: strictObject({
+    knowledgeVersion: yup.string().required(),
+    hypotheses: yup.number().required(),
+    maxRoots: yup.number().required(),
+    states: yup.number().required(),
+  }).required(),
+});
+
+/** Where the fault sits and what to do next, from the answers so far. */
+export const POST = defineEndpoint({
+  body: isolateInput,
+  response: answer,
+  handle: async ({ body }) => {
+    const found = await isolateOffThread(body as IsolateRequest, await shopGround());
+    return found.ok ? ok(found.value as never) : found;
+  },
+});
