@@ -16,6 +16,7 @@ const UI = external(
   "cmdk",
   "nanostores",
   "@nanostores/react",
+  "comlink",
 );
 
 module.exports = {

@@ -1,5 +1,6 @@
 // Timings of the core, warmed: median and 95th percentile of many runs.
 
+import { createIsolator } from "@/core/isolation/isolate";
 import { reduceJob } from "@/core/job/reduce";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { parseReading } from "@/core/quantity/parse-reading";
@@ -39,4 +40,23 @@ timed(`reduce a job of ${entries.length} lines`, () =>
 timed(`reduce a job of ${long.length} lines`, () =>
   reduceJob(103, long, { families: knowledge.families, limits }),
 );
+const isolate = createIsolator(knowledge, limits);
+const evidence = [
+  ["owner-report", "hums-still"],
+  ["turn-shaft", "free"],
+  ["push-start", "runs"],
+  ["start-capacitance", "inside"],
+].map(([moveId = "", outcomeId = ""], index) => ({ seq: index + 1, moveId, outcomeId }));
+for (const family of ["capacitor-start", "permanent-split-capacitor"]) {
+  const said = evidence.filter(
+    ({ moveId }) => family === "capacitor-start" || moveId !== "start-capacitance",
+  );
+  const ask = () => isolate({ machine: { family }, evidence: said });
+  const first = performance.now();
+  const found = ask();
+  console.log(
+    `${`table of ${family}`.padEnd(52)} once ${(performance.now() - first).toFixed(0)} ms, ${found.ok ? found.value.basis.hypotheses : 0} hypotheses`,
+  );
+  timed(`answer to re-ranked moves, ${family}`, ask);
+}
 await close();

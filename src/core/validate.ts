@@ -96,11 +96,16 @@ function issuesOf(error: yup.ValidationError): Failed {
   return fail(...all.map(issueOf));
 }
 
+/** A schema, or one that is chosen by the value. */
+interface Checkable<T> {
+  validateSync(value: unknown, options: { readonly strict: true; readonly abortEarly: false }): T;
+}
+
 /**
  * The only place where a Yup schema is run: strict, every problem at once, no unknown keys, no repair.
  * @returns the input itself, unchanged and typed, or every issue with its path.
  */
-export function parseWith<S extends yup.Schema>(schema: S, raw: unknown): Result<yup.InferType<S>> {
+export function parseWith<T>(schema: Checkable<T>, raw: unknown): Result<T> {
   if (raw === undefined) return fail(issue("", "input/missing", "The input is missing."));
   const bad = unstorable(raw, "", 0);
   if (bad.length > 0) return fail(...bad);

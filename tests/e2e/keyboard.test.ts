@@ -119,3 +119,32 @@ test("with fingers: our own keypad types a reading, and the tablet's keyboard st
   await expect(page.getByRole("region", { name: "Readings kept" })).toContainText("61.8μF");
   await context.close();
 });
+
+test("isolate by keyboard: an answer closes the path in, a reading ends the search, a strike opens it again", async ({
+  page,
+}) => {
+  await page.goto(`${shop.address}/jobs/104/isolate`);
+  const move = page.getByTestId("next-move");
+  await expect(move).toContainText("Measure the start capacitor");
+  await expect(page.getByTestId("suspect").first()).toContainText("Start capacitor weak");
+  await press(page, /^Turn the shaft by hand/);
+  await expect(move).toContainText("Your choice");
+  await press(page, /^Turns freely/);
+  await expect(page.getByTestId("gate")).toContainText('You were about to keep "Turns freely"');
+  await press(page, "Out, plug in sight");
+  await press(page, /^Turns freely/);
+  await expect(page.getByTestId("ledger")).toContainText("Turn the shaft by hand: Turns freely");
+  await expect(move).toContainText("Measure the start capacitor");
+  await press(page, "Has none", " ");
+  await typeInto(page, "Capacitance", "44u");
+  await expect(page.getByTestId("verdict")).toContainText("56 % under its mark");
+  await page.keyboard.press("Enter");
+  await expect(page.getByTestId("gate")).toContainText("Nothing says that the charge is off it");
+  await press(page, "It was read before: keep it as entered afterwards");
+  await expect(page.getByText("No move left is worth its price").first()).toBeVisible();
+  await expect(page.getByTestId("suspect").first()).toContainText(
+    /Start capacitor weak\s*about (85|90|95) %/,
+  );
+  await press(page, /^strike line \d+: Start capacitor/);
+  await expect(move).toContainText("Measure the start capacitor");
+});

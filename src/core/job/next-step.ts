@@ -101,7 +101,9 @@ function doable(view: JobView, ground: StepGround): NextStep {
   const faulty = view.readings.find(({ finding }) => finding.verdict === "faulty");
   if (faulty) return step("measure", "now/part-faulty", { moveId: faulty.moveId });
   if (!capacitor)
-    return step("measure", view.readings.length > 0 ? "now/measured" : "now/nothing-to-measure");
+    return view.readings.length > 0
+      ? step("isolate", "now/measured")
+      : step("measure", "now/nothing-to-measure");
   const gaps = gapsFor(
     asSeen(view.bench, ground.isPlugFresh),
     "hands-inside",
@@ -111,7 +113,7 @@ function doable(view: JobView, ground: StepGround): NextStep {
   );
   return gaps.length > 0
     ? step("make-safe", "now/make-safe")
-    : step("measure", "now/measure-capacitor", { id: capacitor });
+    : step("isolate", "now/measure-capacitor", { id: capacitor });
 }
 
 /** The one thing a machine waits for: a check that fell due, the owner, a timer, else what can be done this minute. */
@@ -143,6 +145,7 @@ export function collars(view: JobView, ground: StepGround): Record<Stage, Collar
           : view.bench.plug === "not-known" && view.deadChecks.length === 0
             ? "to-come"
             : "attention",
+    isolate: view.readings.some(({ finding }) => finding.verdict === "faulty") ? "done" : "to-come",
     measure: view.readings.some(({ finding }) => finding.verdict === "undecided")
       ? "attention"
       : view.readings.length > 0

@@ -41,6 +41,6 @@ export function upcast(steps: readonly Upcaster[], payload: unknown, fromVersion
 /** A stored kind and payload, brought up to date and checked. */
 export function readPayload(kind: EntryKind, payload: unknown, fromVersion: number): Result<NewEntry> {
   const newest = upcast(UPCASTERS[kind], payload, fromVersion);
-  const parsed = parseWith(PAYLOADS[kind] as Parameters<typeof parseWith>[0], newest);
+  const parsed = parseWith(PAYLOADS[kind], newest);
   return parsed.ok ? ok({ kind, payload: parsed.value } as NewEntry) : parsed;
 }

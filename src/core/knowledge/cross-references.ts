@@ -96,6 +96,11 @@ function catalogueReferences(tables: Tables): Issue[] {
         .filter(({ moveId, outcomeId }) => !moves.get(moveId)?.outcomes.includes(outcomeId))
         .map(({ moveId, outcomeId }) => missing("faults", index, "proof", `${moveId}: ${outcomeId}`)),
     ]),
+    ...tables.signs.flatMap(({ tells }, index) =>
+      tells === undefined
+        ? []
+        : notIn(new Set(moves.get("owner-report")?.outcomes), "signs", index, "answer", [tells]),
+    ),
     ...tables.moves.flatMap((row, index) => [
       ...notIn(families, "moves", index, "family", row.families),
       ...notIn(access, "moves", index, "access", row.access === undefined ? [] : [row.access]),

@@ -32,7 +32,7 @@ export function loadKnowledge(raw: RawKnowledge): Result<Knowledge> {
   const issues: Issue[] = [];
   const tables: Record<string, unknown> = {};
   for (const name of Object.keys(TABLES) as TableName[]) {
-    const parsed = parseWith(TABLES[name], raw[name]);
+    const parsed = parseWith<unknown>(TABLES[name], raw[name]);
     if (parsed.ok) tables[name] = parsed.value;
     else issues.push(...parsed.issues.map((one) => withFileAndRow(name, one)));
   }

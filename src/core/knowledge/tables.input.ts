@@ -148,6 +148,7 @@ export const TABLES = {
       .required(),
     label: words(),
     stop: yup.string(),
+    tells: yup.string(),
   }),
   deadChecks: row({
     label: words(),

@@ -4,8 +4,8 @@ import type { Move } from "@/core/knowledge/types";
 import type { Shop } from "@/core/shop/shop";
 import { Choices } from "../fields/Choices";
 import { Problem } from "../fields/Problem";
+import { BenchGate } from "../frame/BenchGate";
 import { JobFrame } from "../frame/JobFrame";
-import { PlugQuestion } from "../frame/PlugQuestion";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
 import { useAwake } from "../state/awake";
 import { dropDraft, keepDraft, readDraft } from "../state/draft";
@@ -22,46 +22,6 @@ function capacitorMoves(shop: Shop, job: JobView): CapacitorMove[] {
     .map((move): CapacitorMove => ({ ...move, role: move.id === "start-capacitance" ? "start" : "run" }));
   const there = all.filter(({ role }) => job.machine.stores.includes(role));
   return there.length > 0 ? there : all;
-}
-
-interface GateProps {
-  readonly screen: JobScreen;
-  readonly about: string;
-  onSettled(): void;
-  onAfterwards(): void;
-}
-
-const GAP_WORDS: Readonly<Record<string, string>> = {
-  charge: "Nothing says that the charge is off it.",
-  battery: "Is the battery out?",
-  plug: "Is the plug out?",
-};
-
-/** What stands between a reading and the log, with the honest way round for one that was taken already. */
-function Gate({ screen, about, onSettled, onAfterwards }: GateProps) {
-  const gaps = screen.gaps("hands-inside");
-  const isPlug = gaps[0] === "plug" || gaps[0] === "battery";
-  return (
-    <div role="alert" className="hatched my-3 rounded-[3px] border-[1.5px] border-ink p-2" data-testid="gate">
-      <div className="bg-paper px-4 py-3">
-        <p className="font-semibold text-xl">
-          {GAP_WORDS[gaps[0] ?? "plug"] ?? "The machine is not made safe."}
-        </p>
-        <p className="mb-3">You were about to keep {about}.</p>
-        {isPlug ? <PlugQuestion job={screen.job} stage="measure" onSettled={onSettled} /> : null}
-        <div className="mt-3 flex flex-wrap gap-3">
-          {isPlug ? null : (
-            <a className="btn btn-primary" href={`/jobs/${screen.job.jobId}/make-safe`}>
-              Read the volts first
-            </a>
-          )}
-          <button type="button" className="btn btn-outline" onClick={onAfterwards}>
-            It was read before: keep it as entered afterwards
-          </button>
-        </div>
-      </div>
-    </div>
-  );
 }
 
 function Kept({ job, last }: { readonly job: JobView; readonly last: JobView["readings"][number] }) {
@@ -122,7 +82,9 @@ function Sheet({ screen, shop, move, markGiven }: SheetProps) {
     else void keep("now");
   };
   const gate = isGated ? (
-    <Gate
+    <BenchGate
+      stage="measure"
+      need="hands-inside"
       screen={screen}
       about={model.draft.reading}
       onSettled={() => setIsGated(false)}

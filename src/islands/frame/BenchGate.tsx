@@ -1,0 +1,46 @@
+import type { Stage } from "@/core/job/stages";
+import type { BenchNeed } from "@/core/knowledge/types";
+import { PlugQuestion } from "./PlugQuestion";
+import type { JobScreen } from "./use-job-screen";
+
+interface GateProps {
+  readonly stage: Stage;
+  readonly need: BenchNeed;
+  readonly screen: JobScreen;
+  readonly about: string;
+  onSettled(): void;
+  onAfterwards(): void;
+}
+
+const GAP_WORDS: Readonly<Record<string, string>> = {
+  charge: "Nothing says that the charge is off it.",
+  battery: "Is the battery out?",
+  plug: "Is the plug out?",
+};
+
+/** What stands between a reading and the log, with the honest way round for one that was taken already. */
+export function BenchGate({ screen, stage, need, about, onSettled, onAfterwards }: GateProps) {
+  const gaps = screen.gaps(need);
+  const isPlug = gaps[0] === "plug" || gaps[0] === "battery";
+  return (
+    <div role="alert" className="hatched my-3 rounded-[3px] border-[1.5px] border-ink p-2" data-testid="gate">
+      <div className="bg-paper px-4 py-3">
+        <p className="font-semibold text-xl">
+          {GAP_WORDS[gaps[0] ?? "plug"] ?? "The machine is not made safe."}
+        </p>
+        <p className="mb-3">You were about to keep {about}.</p>
+        {isPlug ? <PlugQuestion job={screen.job} stage={stage} onSettled={onSettled} /> : null}
+        <div className="mt-3 flex flex-wrap gap-3">
+          {isPlug ? null : (
+            <a className="btn btn-primary" href={`/jobs/${screen.job.jobId}/make-safe`}>
+              Read the volts first
+            </a>
+          )}
+          <button type="button" className="btn btn-outline" onClick={onAfterwards}>
+            It was read before: keep it as entered afterwards
+          </button>
+        </div>
+      </div>
+    </div>
+  );
+}

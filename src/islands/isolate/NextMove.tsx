@@ -1,0 +1,181 @@
+import { useState } from "react";
+import type { RatedMove } from "@/core/isolation/next-move";
+import type { Knowledge } from "@/core/knowledge/types";
+import { formatChance } from "@/core/quantity/format";
+import { Choices } from "../fields/Choices";
+import { Problem } from "../fields/Problem";
+import { BenchGate } from "../frame/BenchGate";
+import type { JobScreen } from "../frame/use-job-screen";
+import { usePost } from "../state/use-post";
+import { CapacitorReading } from "./CapacitorReading";
+import type { MoveProps } from "./move-props";
+import { faultLabel, inSentence } from "./names";
+
+type Circumstance = "cold" | "hot" | "loaded";
+const CIRCUMSTANCES: readonly { readonly value: Circumstance; readonly label: string }[] = [
+  { value: "cold", label: "Cold" },
+  { value: "hot", label: "Hot" },
+  { value: "loaded", label: "Under load" },
+];
+
+/** Where an answer would lead: the few names that would carry most of the doubt. */
+function thenWords(knowledge: Knowledge, rated: RatedMove | undefined, outcomeId: string): string {
+  const then = rated?.answers.find((one) => one.outcomeId === outcomeId)?.then ?? [];
+  const first = then[0]?.split("+").map((id) => inSentence(faultLabel(knowledge, id)));
+  return first ? `then ${first.join(" and ")}` : "";
+}
+
+function Facts({ move, rated, screen }: Pick<MoveProps, "move" | "rated" | "screen">) {
+  const gaps = screen.gaps(move.needs);
+  const state =
+    move.needs === "none"
+      ? move.tier > 1
+        ? "Power on, guards closed"
+        : "Nothing to make safe"
+      : gaps.length === 0
+        ? "Made safe as it needs"
+        : "Make safe first";
+  return (
+    <p className="mb-3 flex flex-wrap gap-x-6 text-soft">
+      <span>
+        <b className="font-semibold text-ink">{move.minutes} min</b>
+        {rated && rated.stateMinutes > 0 ? ` and ${rated.stateMinutes} to get there` : ""}
+      </span>
+      <span>{state}</span>
+      {move.tier === 3 ? <b className="text-oxide">Something turns or is live: hands off</b> : null}
+    </p>
+  );
+}
+
+interface AnswersProps extends MoveProps {
+  onKeep(outcomeId: string): void;
+  readonly isBusy: boolean;
+}
+
+function Answers({ move, rated, knowledge, onKeep, isBusy }: AnswersProps) {
+  return (
+    <div className="grid gap-2 sm:grid-cols-2 xl:grid-cols-3">
+      {move.outcomes.map((outcomeId) => {
+        const chance = rated?.answers.find((one) => one.outcomeId === outcomeId)?.chance;
+        return (
+          <button
+            key={outcomeId}
+            type="button"
+            disabled={isBusy}
+            onClick={() => onKeep(outcomeId)}
+            className="min-h-14 rounded-[3px] border-2 border-teal bg-paper px-4 py-2 text-left"
+          >
+            <span className="block font-semibold text-lg leading-tight">
+              {move.words[outcomeId] ?? outcomeId}
+            </span>
+            <span className="block text-[15px] text-soft leading-tight">
+              {chance === undefined ? "" : formatChance(chance)} {thenWords(knowledge, rated, outcomeId)}
+            </span>
+          </button>
+        );
+      })}
+    </div>
+  );
+}
+
+/** Why a live move is not offered yet, with the honest way in for what was seen already. */
+function Blocked({ screen }: { readonly screen: JobScreen }) {
+  return (
+    <div role="alert" className="hatched mb-3 rounded-[3px] border-[1.5px] border-ink p-2">
+      <p className="bg-paper px-3 py-2">
+        <b>No power before the dead checks.</b>{" "}
+        <a className="text-teal underline underline-offset-4" href={`/jobs/${screen.job.jobId}/make-safe`}>
+          Do them first
+        </a>
+        . If it was seen before it came in, tap the answer: it is kept as entered afterwards.
+      </p>
+    </div>
+  );
+}
+
+function AnswerPart(props: MoveProps) {
+  const { screen, move } = props;
+  const { post, problem, isBusy } = usePost(screen.job.jobId);
+  const [pending, setPending] = useState<string | undefined>(undefined);
+  const [circumstance, setCircumstance] = useState<Circumstance>("cold");
+  const isLive = move.tier > 1;
+  const isBlocked = (props.rated?.blockedBy ?? []).length > 0;
+  const keep = async (outcomeId: string, taken: "now" | "afterwards"): Promise<void> => {
+    const payload = { moveId: move.id, outcomeId, circumstance, taken };
+    if (await post({ kind: "answer", stage: "isolate", payload })) setPending(undefined);
+  };
+  const answer = (outcomeId: string): void => {
+    const isSilent = outcomeId === "not-sure" || outcomeId === "could-not";
+    if (isSilent || (!isBlocked && screen.gaps(move.needs).length === 0)) void keep(outcomeId, "now");
+    else if (isBlocked) void keep(outcomeId, "afterwards");
+    else setPending(outcomeId);
+  };
+  return (
+    <>
+      {isBlocked ? <Blocked screen={screen} /> : null}
+      {isLive ? (
+        <div className="mb-3">
+          <Choices<Circumstance>
+            legend="The machine is"
+            name="circumstance"
+            choices={CIRCUMSTANCES}
+            value={circumstance}
+            onChoose={setCircumstance}
+          />
+        </div>
+      ) : null}
+      <Answers {...props} isBusy={isBusy} onKeep={answer} />
+      {pending === undefined ? null : (
+        <BenchGate
+          screen={screen}
+          stage="isolate"
+          need={move.needs}
+          about={`"${move.words[pending] ?? pending}"`}
+          onSettled={() => setPending(undefined)}
+          onAfterwards={() => keep(pending, "afterwards")}
+        />
+      )}
+      <Problem text={problem} />
+      <div className="mt-3 flex flex-wrap gap-2.5">
+        {[
+          ["not-sure", "Not sure"],
+          ["could-not", "Could not"],
+        ].map(([id = "", label]) => (
+          <button
+            key={id}
+            type="button"
+            className="btn btn-outline"
+            disabled={isBusy}
+            onClick={() => answer(id)}
+          >
+            {label}
+          </button>
+        ))}
+      </div>
+    </>
+  );
+}
+
+/** The next move: what to do, why, in which state, and its answers as large buttons or one number field. */
+export function NextMove(props: MoveProps & { readonly isRaised: boolean; readonly isOwnChoice: boolean }) {
+  const { move, isRaised, isOwnChoice } = props;
+  const likeliest = [...(props.rated?.answers ?? [])].sort((one, other) => other.chance - one.chance)[0];
+  const why = likeliest
+    ? `Likeliest answer: ${inSentence(move.words[likeliest.outcomeId] ?? likeliest.outcomeId)}, ${formatChance(likeliest.chance)}, ${thenWords(props.knowledge, props.rated, likeliest.outcomeId)}.`
+    : "It would change nothing that is done next.";
+  return (
+    <section aria-label="Next move" className="move px-5 py-4" data-testid="next-move">
+      <h2 className="font-semibold text-soft">{isOwnChoice ? "Your choice" : "Next move"}</h2>
+      <h1 className="font-bold text-2xl leading-tight tracking-tight md:text-[32px]">{move.title}</h1>
+      <p className="mt-1 text-[17px]">{move.how}</p>
+      <p className="mb-1 text-soft">{why}</p>
+      {isRaised && !isOwnChoice ? (
+        <p className="mb-1 font-semibold text-brass">
+          Live, since no unplugged move left could change the decision.
+        </p>
+      ) : null}
+      <Facts {...props} />
+      {move.tool === "capacitor-against-mark" ? <CapacitorReading {...props} /> : <AnswerPart {...props} />}
+    </section>
+  );
+}

@@ -1,0 +1,132 @@
+import type { Suspect } from "@/core/isolation/explain";
+import type { Isolation } from "@/core/isolation/isolate";
+import type { JobView } from "@/core/job/reduce";
+import type { Knowledge } from "@/core/knowledge/types";
+import { formatChance, formatMoney } from "@/core/quantity/format";
+import type { Shop } from "@/core/shop/shop";
+import { lineWords } from "../words/ledger";
+import { faultLabel, inSentence } from "./names";
+
+const SHOWN = 5;
+const LEAST_SHOWN = 0.01;
+
+interface SuspectsProps {
+  readonly isolation: Isolation;
+  readonly knowledge: Knowledge;
+  readonly job: JobView;
+  readonly shop: Shop;
+  readonly station: string | undefined;
+}
+
+/** The line as a few words: what speaks, not where it stands. */
+function spoken(job: JobView, shop: Shop, seq: number): string {
+  const line = job.ledger.find((one) => one.seq === seq);
+  if (line?.kind === "complaint") return "the complaint";
+  const words = line ? lineWords(line, shop) : `line ${seq}`;
+  return inSentence(words.split(": ").at(-1) ?? words);
+}
+
+function Weights({
+  word,
+  weights,
+  job,
+  shop,
+}: {
+  readonly word: string;
+  readonly weights: Suspect["for"];
+  readonly job: JobView;
+  readonly shop: Shop;
+}) {
+  if (weights.length === 0) return null;
+  const inOrder = [...weights].sort((one, other) => other.bits - one.bits).slice(0, 3);
+  return (
+    <p className="text-soft">
+      {word}{" "}
+      <b className="font-medium text-ink">{inOrder.map(({ seq }) => spoken(job, shop, seq)).join(" · ")}</b>
+    </p>
+  );
+}
+
+function Row({ suspect, ...props }: SuspectsProps & { readonly suspect: Suspect }) {
+  const { knowledge } = props;
+  return (
+    <li className="border-rule border-t py-2.5" data-testid="suspect">
+      <div className="flex justify-between gap-3 font-semibold text-[17px]">
+        <span>{suspect.roots.map((id) => faultLabel(knowledge, id)).join(" and ")}</span>
+        <span className="whitespace-nowrap font-medium">{formatChance(suspect.chance)}</span>
+      </div>
+      <div className="my-1.5 h-2 bg-neck" aria-hidden="true">
+        <div
+          className="h-2 bg-copper"
+          style={{ width: `${suspect.chance * 100}%`, transition: "width 400ms" }}
+        />
+      </div>
+      {suspect.consequences.length > 0 ? (
+        <p className="text-soft">
+          It brought about:{" "}
+          <b className="font-medium text-ink">
+            {suspect.consequences.map((id) => inSentence(faultLabel(knowledge, id))).join(", ")}
+          </b>
+        </p>
+      ) : null}
+      <Weights word="For" weights={suspect.for} job={props.job} shop={props.shop} />
+      <Weights word="Against" weights={suspect.against} job={props.job} shop={props.shop} />
+    </li>
+  );
+}
+
+/** Each suspect with its share, what speaks for and against it, and what it would explain. */
+export function Suspects(props: SuspectsProps) {
+  const { isolation, knowledge, station } = props;
+  const many = isolation.suspects.at(-1);
+  const known = isolation.suspects
+    .slice(0, -1)
+    .filter(({ roots, chance }) =>
+      station
+        ? knowledge.faults.some((fault) => fault.id === roots[0] && fault.station === station)
+        : chance >= LEAST_SHOWN,
+    );
+  return (
+    <section aria-label="Suspects">
+      <h2 className="font-semibold text-soft">
+        Suspects
+        {station ? ` at ${knowledge.stations.find(({ id }) => id === station)?.label.toLowerCase()}` : ""}
+      </h2>
+      <ul className="mt-1 border-ink border-t-2">
+        {known.slice(0, SHOWN).map((suspect) => (
+          <Row key={suspect.roots.join()} {...props} suspect={suspect} />
+        ))}
+        {many && !station ? <Row {...props} suspect={many} /> : null}
+      </ul>
+    </section>
+  );
+}
+
+/** Whether trying the likeliest repair now costs less than any move: in one box, with both figures. */
+export function StopCall({
+  isolation,
+  knowledge,
+  shop,
+}: Pick<SuspectsProps, "isolation" | "knowledge" | "shop">) {
+  const { currency } = shop.settings;
+  const first = isolation.moves[0];
+  const leading = isolation.suspects[0];
+  const fix = knowledge.faults.find(({ id }) => id === leading?.roots[0])?.fix.label;
+  const money = (minor: number): string => formatMoney(Math.round(minor), currency);
+  return (
+    <div
+      className={`mt-2 border-[1.5px] border-ink px-4 py-2.5 ${isolation.stop.advised ? "bg-sheet" : ""}`}
+      data-testid="stop-call"
+    >
+      <b>Try repairs now: {money(isolation.stop.trialCost)} on average</b>
+      <p>
+        {first
+          ? `Do the next move first: ${money(first.expectedTotal)}.`
+          : `No move left is worth its price. ${fix ?? "Repair"} and run it in the complaint's condition.`}
+      </p>
+      {isolation.purchaseGate.open ? null : (
+        <p className="text-brass">No direct proof yet of the leading suspect: buy nothing dear before it.</p>
+      )}
+    </div>
+  );
+}
