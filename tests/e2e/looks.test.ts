@@ -12,6 +12,8 @@ const VIEWS = [
   "/jobs/102/isolate",
   "/jobs/104/isolate",
   "/jobs/105/isolate",
+  "/jobs/103/match",
+  "/jobs/105/match",
   "/tools",
   "/tools/capacitor-against-mark",
   "/set-up",

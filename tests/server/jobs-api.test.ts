@@ -174,6 +174,64 @@ describe("keeping an entry", () => {
     expect(restored.body.readings).toHaveLength(1);
   });
 
+  it("a part that does not fit cannot be chosen, whatever the screen said; one that fits is kept with the server's own words", async () => {
+    const id = await newJob();
+    const part = (partId: string) => ({
+      forPart: "start",
+      partId,
+      label: "x",
+      fit: "fit",
+      notes: [],
+      priceMinor: 1,
+      days: 1,
+    });
+    const unread = await post(id, draft(2, "part-chosen", part("start-145-174-250")));
+    expect(unread.problem.issues[0]?.code).toBe("match/no-marking");
+    await post(id, draft(2, "nameplate", { plate: "capacitor", id: "start", mark: "145-174 μF 250 VAC" }));
+    const low = await post(id, draft(3, "part-chosen", part("start-145-174-125")));
+    expect(low.status).toBe(422);
+    expect(low.problem.issues[0]?.message).toMatch(/does not fit: 125 V is under the 250 V needed/);
+    const polarised = await post(id, draft(3, "part-chosen", part("dc-150-450")));
+    expect(polarised.problem.issues[0]?.code).toBe("match/does-not-fit");
+    const kept = await post(id, draft(3, "part-chosen", part("start-161-193-250")));
+    expect(kept.body.parts[0]).toMatchObject({
+      fit: "note",
+      priceMinor: 1460,
+      days: 2,
+      notes: [expect.stringContaining("switch drops out")],
+    });
+  });
+
+  it("an answer to a move is kept with its epoch, and one that the move does not have is refused", async () => {
+    const id = await newJob();
+    const answer = (outcomeId: string, taken = "now") => ({
+      moveId: "turn-shaft",
+      outcomeId,
+      circumstance: "cold",
+      taken,
+    });
+    expect((await post(id, draft(2, "answer", answer("wobbly")))).problem.issues[0]?.code).toBe(
+      "unknown/answer",
+    );
+    expect((await post(id, draft(2, "answer", answer("free")))).problem.issues[0]?.code).toBe(
+      "guard/bench-state",
+    );
+    expect((await post(id, draft(2, "answer", answer("not-sure")))).status).toBe(200);
+    await post(
+      id,
+      draft(3, "intervention", {
+        label: "Fuse of the same rating fitted",
+        faultIds: ["fuse-open"],
+        success: 0.97,
+      }),
+    );
+    const after = await post(id, draft(4, "answer", answer("free", "afterwards")));
+    expect(after.body.answers.map(({ epoch, outcomeId }) => [epoch, outcomeId])).toEqual([
+      [0, "not-sure"],
+      [1, "free"],
+    ]);
+  });
+
   it("the database itself refuses to change a line", async () => {
     const id = Number(await newJob());
     await expect(

@@ -172,6 +172,15 @@ export const PAYLOADS: Readonly<Record<EntryKind, yup.Schema | yup.Lazy<unknown>
     success: finiteNumber().label("Chance that it cured").required().min(0).max(1),
   }),
   reading: byTag("of", { tool: toolReading, "dead-check": deadCheck }),
+  "part-chosen": strictObject({
+    forPart: oneOf("For", ["start", "run"]),
+    partId: yup.string().label("Part").required().max(80),
+    label: yup.string().label("Part").required().max(120),
+    fit: oneOf("Fit", ["fit", "note", "temporary"]),
+    notes: yup.array(yup.string().required().max(300)).label("Notes").required().max(12),
+    priceMinor: wholeNumber("Price").required().min(0).max(1e9),
+    days: wholeNumber("Days").required().min(0).max(1000),
+  }),
   "not-done": strictObject({
     what: yup.string().label("What").required().max(120),
     why: yup.string().label("Why").required().max(300),

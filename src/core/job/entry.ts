@@ -83,6 +83,17 @@ export interface InterventionDone {
   readonly success: number;
 }
 
+/** A part taken for the repair, with what was said about its fit when it was chosen. */
+export interface PartChosen {
+  readonly forPart: "start" | "run";
+  readonly partId: string;
+  readonly label: string;
+  readonly fit: "fit" | "note" | "temporary";
+  readonly notes: readonly string[];
+  readonly priceMinor: number;
+  readonly days: number;
+}
+
 export interface OwnerAnswer {
   readonly question: string;
   readonly answer: "asked" | "yes" | "no";
@@ -112,6 +123,7 @@ export interface Payloads {
   answer: MoveAnswer;
   intervention: InterventionDone;
   reading: ToolReading | DeadCheckReading;
+  "part-chosen": PartChosen;
   "not-done": { readonly what: string; readonly why: string };
   "owner-answer": OwnerAnswer;
   "timer-started": TimerStarted;

@@ -99,7 +99,10 @@ function doable(view: JobView, ground: StepGround): NextStep {
   if (view.takenIn?.family === "not-known") return step("take-in", "now/family");
   const capacitor = unmeasured(view);
   const faulty = view.readings.find(({ finding }) => finding.verdict === "faulty");
-  if (faulty) return step("measure", "now/part-faulty", { moveId: faulty.moveId });
+  if (faulty)
+    return view.parts.length > 0
+      ? step("match", "now/part-chosen", { label: view.parts[0]?.label ?? "" })
+      : step("match", "now/part-faulty", { moveId: faulty.moveId });
   if (!capacitor)
     return view.readings.length > 0
       ? step("isolate", "now/measured")
@@ -146,6 +149,7 @@ export function collars(view: JobView, ground: StepGround): Record<Stage, Collar
             ? "to-come"
             : "attention",
     isolate: view.readings.some(({ finding }) => finding.verdict === "faulty") ? "done" : "to-come",
+    match: view.parts.length > 0 ? "done" : "to-come",
     measure: view.readings.some(({ finding }) => finding.verdict === "undecided")
       ? "attention"
       : view.readings.length > 0

@@ -18,6 +18,7 @@ import type {
   MotorPlate,
   MoveAnswer,
   OwnerAnswer,
+  PartChosen,
   Payloads,
   TakenIn,
   TimerStarted,
@@ -60,6 +61,8 @@ export interface JobView {
   /** What isolation works on: answers to moves and what readings told, each in its epoch. */
   readonly answers: readonly JobAnswer[];
   readonly interventions: readonly (InterventionDone & Placed & { readonly epoch: number })[];
+  /** The last part chosen for each place. */
+  readonly parts: readonly (PartChosen & Placed)[];
   readonly questions: readonly (OwnerAnswer & Placed)[];
   readonly timers: readonly (TimerStarted & Placed)[];
   readonly followUps: readonly (FollowUp & Placed)[];
@@ -238,6 +241,10 @@ export function reduceJob(jobId: number, entries: readonly Entry[], ground: JobG
     plugFacts: plugFactsOf(entries),
     ...readingsOf(standing),
     ...answersOf(standing),
+    parts: latestBy(
+      ofKind(standing, "part-chosen").map((entry) => ({ ...entry.payload, ...placed(entry) })),
+      ({ forPart }) => forPart,
+    ),
     questions: latestBy(
       ofKind(standing, "owner-answer").map((entry) => ({ ...entry.payload, ...placed(entry) })),
       ({ question }) => question,

@@ -23,4 +23,4 @@ export const STAGE_LABELS: Readonly<Record<Stage, string>> = {
 };
 
 /** Stages that have a screen. A stage joins with the screen that does its work. */
-export const OPEN_STAGES: readonly Stage[] = ["take-in", "make-safe", "isolate", "measure"];
+export const OPEN_STAGES: readonly Stage[] = ["take-in", "make-safe", "isolate", "measure", "match"];

@@ -20,6 +20,7 @@ export const UPCASTERS: Readonly<Record<EntryKind, readonly Upcaster[]>> = {
   answer: [],
   intervention: [],
   reading: [],
+  "part-chosen": [],
   "not-done": [],
   "owner-answer": [],
   "timer-started": [],

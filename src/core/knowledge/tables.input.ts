@@ -134,6 +134,28 @@ export const TABLES = {
     median: finiteNumber().required().positive(),
     spread: finiteNumber().required().positive(),
   }),
+  capacitors: row({
+    label: words(),
+    role: yup
+      .string()
+      .oneOf(["start", "run", "not-known"] as const)
+      .required(),
+    minMicrofarads: finiteNumber().positive(),
+    maxMicrofarads: finiteNumber().positive(),
+    nominalMicrofarads: finiteNumber().positive(),
+    tolerance: finiteNumber().min(0).max(1),
+    voltsAc: finiteNumber().required().min(0),
+    dielectric: yup
+      .string()
+      .oneOf(["film", "electrolytic"] as const)
+      .required(),
+    polarised: yup.boolean().required(),
+    hasResistor: yup.boolean().required(),
+    lifeClass: yup.string().oneOf(["A", "B", "C", "D"]),
+    protectionClass: yup.string().oneOf(["S0", "S1", "S2", "S3"]),
+    priceMinor: finiteNumber().required().min(0),
+    days: finiteNumber().required().min(0),
+  }),
   access: row({ label: words(), minutes: finiteNumber().required().min(0) }),
   regions: row({
     label: words(),

@@ -146,6 +146,26 @@ export interface NumericRow {
   readonly provenance: Provenance;
 }
 
+/** A capacitor that can be had: as its sheet states it. */
+export interface CapacitorPart {
+  readonly id: string;
+  readonly label: string;
+  readonly role: "start" | "run" | "not-known";
+  readonly minMicrofarads?: number | undefined;
+  readonly maxMicrofarads?: number | undefined;
+  readonly nominalMicrofarads?: number | undefined;
+  readonly tolerance?: number | undefined;
+  readonly voltsAc: number;
+  readonly dielectric: "film" | "electrolytic";
+  readonly polarised: boolean;
+  readonly hasResistor: boolean;
+  readonly lifeClass?: string | undefined;
+  readonly protectionClass?: string | undefined;
+  readonly priceMinor: number;
+  readonly days: number;
+  readonly provenance: Provenance;
+}
+
 /** Something that must be opened or taken off, and how long that takes. */
 export interface Access {
   readonly id: string;
@@ -212,6 +232,7 @@ export interface Knowledge {
   readonly outcomes: readonly OutcomeRow[];
   readonly numeric: readonly NumericRow[];
   readonly access: readonly Access[];
+  readonly capacitors: readonly CapacitorPart[];
   readonly regions: readonly Region[];
   readonly signs: readonly ComplaintSign[];
   readonly deadChecks: readonly DeadCheck[];

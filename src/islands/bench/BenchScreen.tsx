@@ -31,6 +31,7 @@ const BANDS: readonly { readonly band: Band; readonly title: string; readonly em
 const CODE_ORDER: readonly string[] = [
   "now/failed-check",
   "now/part-faulty",
+  "now/part-chosen",
   "now/measure-capacitor",
   "now/make-safe",
   "now/dead-checks",

@@ -106,6 +106,8 @@ export function lineWords(line: LedgerLine, shop: Shop): string {
       return answerWords(line.payload, shop);
     case "intervention":
       return `Done: ${line.payload.label}`;
+    case "part-chosen":
+      return `Part chosen: ${line.payload.label}${line.payload.fit === "fit" ? "" : `, ${line.payload.fit === "note" ? "with a note" : "for a while only"}`}`;
     case "not-done":
       return `Not done: ${line.payload.what}, ${line.payload.why}`;
     case "owner-answer":

@@ -13,6 +13,7 @@ const STEPS: Readonly<Record<string, Words>> = {
     param(step, "moveId") === "start-capacitance"
       ? "Start capacitor is bad: a new one is needed"
       : "Run capacitor is bad: a new one is needed",
+  "now/part-chosen": (step) => `Fit it: ${param(step, "label")}`,
   "now/measured": () => "Capacitor is good: look further",
   "now/nothing-to-measure": () => "No capacitor in this kind of motor: look further",
   "now/make-safe": () => "Make safe: plug and charge",

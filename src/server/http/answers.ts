@@ -58,6 +58,7 @@ export const jobViewAnswer = strictObject({
     )
     .required(),
   interventions: rows(),
+  parts: rows(),
   questions: rows(),
   timers: rows(),
   followUps: rows(),

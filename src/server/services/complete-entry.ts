@@ -1,7 +1,10 @@
 import type { DeadCheckReading, NewEntry } from "@/core/job/entry";
+import { hadResistor } from "@/core/job/old-part";
 import type { JobView } from "@/core/job/reduce";
 import type { BenchNeed, StoreId } from "@/core/knowledge/types";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
+import { rankCapacitors } from "@/core/matching/rank";
+import { capacitorRequirement } from "@/core/matching/requirement";
 import { parseReading } from "@/core/quantity/parse-reading";
 import type { Reading } from "@/core/quantity/reading";
 import { readingOf } from "@/core/quantity/reading.input";
@@ -236,6 +239,51 @@ function completeAnswer(draft: Extract<NewEntry, { kind: "answer" }>, ground: Gr
   return ok({ entry: draft, need: NO_ANSWER.includes(outcomeId) ? "none" : move.needs });
 }
 
+/** The server ranks the part itself: one that does not fit cannot be chosen, whatever the screen said. */
+function completePart(
+  draft: Extract<NewEntry, { kind: "part-chosen" }>,
+  view: JobView,
+  ground: Ground,
+): Result<Completed> {
+  const { forPart, partId } = draft.payload;
+  const part = ground.knowledge.capacitors.find(({ id }) => id === partId);
+  const marked = view.capacitors.find(({ id }) => id === forPart);
+  const mark = marked ? parseCapacitorMark(marked.mark) : undefined;
+  if (!part) return fail(issue("payload.partId", "unknown/part", `There is no part "${partId}".`, partId));
+  if (!mark?.ok)
+    return fail(
+      issue(
+        "payload.forPart",
+        "match/no-marking",
+        `The marking of the ${forPart} capacitor is not read yet: enter it in Make safe.`,
+        forPart,
+      ),
+    );
+  const need = capacitorRequirement(
+    mark.value,
+    forPart,
+    ground.settings.value.volts,
+    hadResistor(view, forPart),
+    ground.limits,
+  );
+  const [ranked] = rankCapacitors(need, [part], ground.limits);
+  if (!ranked || ranked.fit === "reject") {
+    const why = ranked?.attributes
+      .filter(({ fit }) => fit === "reject")
+      .map(({ reason }) => reason)
+      .join(" ");
+    return fail(
+      issue("payload.partId", "match/does-not-fit", `${part.label} does not fit: ${why ?? ""}`, partId),
+    );
+  }
+  const notes = ranked.attributes.filter(({ fit }) => fit !== "fit").map(({ reason }) => reason);
+  const { label, priceMinor, days } = part;
+  return plain({
+    kind: "part-chosen",
+    payload: { forPart, partId, label, fit: ranked.fit, notes, priceMinor, days },
+  });
+}
+
 /** A posted entry to what the log keeps: the server's own Finding counts, never the screen's preview. */
 export async function completeEntry(
   draft: Draft,
@@ -255,5 +303,6 @@ export async function completeEntry(
     const tried = applyBenchEvent(view.bench, event.value, now, view.machine, ground.limits);
     return tried.ok ? plain({ kind: "bench-state", payload: event.value }) : tried;
   }
+  if (draft.kind === "part-chosen") return completePart(draft, view, ground);
   return draft.kind === "answer" ? completeAnswer(draft, ground) : unknownIds(draft, ground);
 }

@@ -1,0 +1,130 @@
+import { limitOf } from "../knowledge/resolve-limits";
+import type { Limits } from "../knowledge/types";
+import type { CapacitorMark } from "../markings/capacitor";
+import { denoise } from "../quantity/decimal";
+import { formatQuantity, formatText } from "../quantity/format";
+
+/** Where a value of the requirement comes from: what it is worth depends on it. */
+export type From = "marked" | "measured" | "worked-out" | "assumed";
+
+/** One attribute of the part that is needed. Hard ones decide, soft ones prefer. */
+export interface Needed {
+  readonly id:
+    | "kind"
+    | "capacitance"
+    | "voltage"
+    | "alternating"
+    | "life-class"
+    | "protection-class"
+    | "resistor";
+  readonly label: string;
+  readonly words: string;
+  readonly from: From;
+  readonly isHard: boolean;
+}
+
+/** What the old capacitor says must be fitted in its place. Capacitance in farads, voltage AC. */
+export interface CapacitorRequirement {
+  readonly role: "start" | "run";
+  readonly min?: number;
+  readonly max?: number;
+  readonly nominal?: number;
+  readonly voltsAc: number;
+  readonly lifeClass?: string;
+  readonly protectionClass?: string;
+  readonly hasResistor: boolean;
+  readonly needed: readonly Needed[];
+}
+
+function markedClass(mark: CapacitorMark, field: "class" | "protection"): string | undefined {
+  const text = mark.understood.find((part) => part.field === field)?.text;
+  return text ? /[ABCD]$/i.exec(text)?.[0]?.toUpperCase() : undefined;
+}
+
+function protectionOf(mark: CapacitorMark): string | undefined {
+  const text = mark.understood.find((part) => part.field === "protection")?.text.toUpperCase();
+  return text ? `S${text.slice(-1)}` : undefined;
+}
+
+function capacitanceWords(mark: CapacitorMark): string {
+  if (mark.nominal !== undefined) return formatText(mark.nominal, "F");
+  return mark.band
+    ? `${formatQuantity(mark.band.min, "F").number} to ${formatText(mark.band.max, "F")}`
+    : "not known";
+}
+
+/**
+ * The requirement that an old capacitor's marking makes, each value with where it came from.
+ * @param supplyVolts what is assumed from where the mark names no voltage
+ */
+export function capacitorRequirement(
+  mark: CapacitorMark,
+  role: "start" | "run",
+  supplyVolts: number,
+  hasResistor: boolean,
+  limits: Limits,
+): CapacitorRequirement {
+  const volts =
+    mark.voltsAc ?? Math.ceil(denoise(supplyVolts * limitOf(limits, `${role}-volts-per-supply`).value));
+  const lifeClass = role === "run" ? markedClass(mark, "class") : undefined;
+  const protectionClass = role === "run" ? protectionOf(mark) : undefined;
+  const band =
+    role === "start" && mark.nominal !== undefined && !mark.band
+      ? {
+          min: mark.nominal,
+          max: denoise(mark.nominal * (1 + limitOf(limits, "capacitor-start-tolerance-assumed").value)),
+        }
+      : mark.band;
+  const one = (id: Needed["id"], label: string, words: string, from: From, isHard = true): Needed => ({
+    id,
+    label,
+    words,
+    from,
+    isHard,
+  });
+  return {
+    role,
+    ...(band ? { min: band.min, max: band.max } : {}),
+    ...(mark.nominal === undefined ? {} : { nominal: mark.nominal }),
+    voltsAc: volts,
+    ...(lifeClass ? { lifeClass } : {}),
+    ...(protectionClass ? { protectionClass } : {}),
+    hasResistor,
+    needed: [
+      one("kind", "Kind", `${role} capacitor`, mark.role === role ? "marked" : "assumed"),
+      one("capacitance", "Capacitance", capacitanceWords(mark), "marked"),
+      one(
+        "voltage",
+        "Volts AC",
+        `at least ${formatText(volts, "V")}`,
+        mark.voltsAc === undefined ? "assumed" : "marked",
+      ),
+      one("alternating", "For AC", "not polarised", "worked-out"),
+      ...(role === "run"
+        ? [
+            one(
+              "life-class",
+              "Life class",
+              lifeClass ?? "not marked",
+              lifeClass ? "marked" : "assumed",
+              lifeClass !== undefined,
+            ),
+          ]
+        : []),
+      ...(role === "run"
+        ? [
+            one(
+              "protection-class",
+              "Protection",
+              protectionClass ?? "not marked",
+              protectionClass ? "marked" : "assumed",
+              protectionClass !== undefined,
+            ),
+          ]
+        : []),
+      ...(hasResistor
+        ? [one("resistor", "Bleed resistor", "fitted, or moved from the old one", "measured")]
+        : []),
+    ],
+  };
+}

@@ -1,0 +1,179 @@
+import { useState } from "react";
+import { hadResistor } from "@/core/job/old-part";
+import type { JobView } from "@/core/job/reduce";
+import type { CapacitorPart } from "@/core/knowledge/types";
+import { parseCapacitorMark } from "@/core/markings/capacitor";
+import { type RankedCapacitor, rankCapacitors } from "@/core/matching/rank";
+import { type CapacitorRequirement, capacitorRequirement } from "@/core/matching/requirement";
+import { formatMoney } from "@/core/quantity/format";
+import type { Shop } from "@/core/shop/shop";
+import { Choices } from "../fields/Choices";
+import { Problem } from "../fields/Problem";
+import { JobFrame } from "../frame/JobFrame";
+import { useJobScreen } from "../frame/use-job-screen";
+import { usePost } from "../state/use-post";
+import { Candidates, Rejected, Requirement } from "./Candidates";
+import { FIT_WORDS, FitMark } from "./FitMark";
+
+interface MatchProps {
+  readonly job: JobView;
+  readonly shop: Shop;
+  readonly parts: readonly CapacitorPart[];
+}
+
+type Place = "start" | "run";
+
+function Chosen({
+  one,
+  job,
+  place,
+  currency,
+}: {
+  readonly one: RankedCapacitor;
+  readonly job: JobView;
+  readonly place: Place;
+  readonly currency: string;
+}) {
+  const { post, problem, isBusy } = usePost(job.jobId);
+  const { part, fit, attributes } = one;
+  const isKept = job.parts.some(({ forPart, partId }) => forPart === place && partId === part.id);
+  const choose = (): Promise<boolean> =>
+    post({
+      kind: "part-chosen",
+      stage: "match",
+      payload: {
+        forPart: place,
+        partId: part.id,
+        label: part.label,
+        fit,
+        notes: [],
+        priceMinor: part.priceMinor,
+        days: part.days,
+      },
+    });
+  return (
+    <aside className="move content-start px-5 py-4" aria-label="The one looked at">
+      <h1 className="font-bold text-2xl leading-tight tracking-tight">{part.label}</h1>
+      <p className="mt-2 flex items-center gap-2 font-semibold text-[22px]">
+        <FitMark fit={fit} size={22} /> {FIT_WORDS[fit]}
+      </p>
+      <ul className="mt-2">
+        {attributes.map(({ id, fit: own, reason }) => (
+          <li key={id} className="flex items-start gap-2.5 border-rule border-t py-1.5">
+            <span className="mt-0.5">
+              <FitMark fit={own} size={16} />
+            </span>
+            {reason}
+          </li>
+        ))}
+      </ul>
+      <p className="my-3 text-lg">
+        <b className="num">{formatMoney(part.priceMinor, currency)}</b>{" "}
+        <span className="text-soft">in {part.days} days</span>
+      </p>
+      {fit === "temporary" ? (
+        <p className="mb-3 font-semibold text-brass">
+          Fit it with an end date, measure the current, and never count it as evidence.
+        </p>
+      ) : null}
+      {isKept ? (
+        <p role="status" className="font-semibold text-verdigris">
+          Chosen for this job.
+        </p>
+      ) : (
+        <button type="button" className="btn btn-primary btn-loud" disabled={isBusy} onClick={choose}>
+          Take this one
+        </button>
+      )}
+      <Problem text={problem} />
+    </aside>
+  );
+}
+
+interface SheetProps extends MatchProps {
+  readonly place: Place;
+  readonly need: CapacitorRequirement;
+}
+
+function Sheet({ job, shop, parts, place, need }: SheetProps) {
+  const ranked = rankCapacitors(need, parts, shop.limits);
+  const usable = ranked.filter(({ fit }) => fit !== "reject");
+  const [looked, setLooked] = useState<string | undefined>(
+    job.parts.find(({ forPart }) => forPart === place)?.partId,
+  );
+  const one = usable.find(({ part }) => part.id === looked) ?? usable[0];
+  const { currency } = shop.settings;
+  return (
+    <>
+      <Requirement need={need} />
+      <div className="mt-4 grid gap-x-7 gap-y-4 lg:grid-cols-[minmax(0,1fr)_360px]">
+        <div className="order-last lg:order-none">
+          {usable.length === 0 ? (
+            <p className="text-lg">Nothing on the list fits. What is missing is told below, by reason.</p>
+          ) : null}
+          <Candidates
+            ranked={usable}
+            needed={need.needed}
+            currency={currency}
+            chosenId={one?.part.id}
+            onLook={setLooked}
+          />
+          <Rejected ranked={ranked.filter(({ fit }) => fit === "reject")} />
+        </div>
+        {one ? <Chosen key={one.part.id} one={one} job={job} place={place} currency={currency} /> : null}
+      </div>
+    </>
+  );
+}
+
+function NoMarking({ job }: { readonly job: JobView }) {
+  return (
+    <div className="move px-5 py-5">
+      <h1 className="font-bold text-[30px] leading-tight">Read the old part first</h1>
+      <p className="mt-1 text-lg">
+        What is printed on the capacitor says what has to be fitted in its place.
+      </p>
+      <a className="btn btn-primary mt-4" href={`/jobs/${job.jobId}/make-safe`}>
+        Enter the marking
+      </a>
+    </div>
+  );
+}
+
+/** Match: what is needed, with where each value comes from, and what may be fitted, with the reason in words. */
+export function MatchScreen({ job: fromPage, shop, parts }: MatchProps) {
+  const screen = useJobScreen(fromPage, shop);
+  const { job } = screen;
+  const bad = job.readings
+    .filter(({ finding }) => finding.verdict === "faulty")
+    .map(({ moveId }): Place => (moveId === "start-capacitance" ? "start" : "run"));
+  const [place, setPlace] = useState<Place>(bad.at(-1) ?? job.capacitors[0]?.id ?? "start");
+  const kept = job.capacitors.find(({ id }) => id === place);
+  const mark = kept ? parseCapacitorMark(kept.mark) : undefined;
+  const need = mark?.ok
+    ? capacitorRequirement(mark.value, place, shop.settings.volts, hadResistor(job, place), shop.limits)
+    : undefined;
+  return (
+    <JobFrame screen={screen} shop={shop} stage="match">
+      {job.capacitors.length > 1 ? (
+        <div className="mb-3">
+          <Choices<Place>
+            legend="In place of"
+            name="place"
+            choices={job.capacitors.map(({ id }) => ({
+              value: id,
+              label: id === "start" ? "Start capacitor" : "Run capacitor",
+            }))}
+            value={place}
+            onChoose={setPlace}
+          />
+        </div>
+      ) : null}
+      {need ? (
+        <Sheet key={place} job={job} shop={shop} parts={parts} place={place} need={need} />
+      ) : (
+        <NoMarking job={job} />
+      )}
+    </JobFrame>
+  );
+}
