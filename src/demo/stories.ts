@@ -1,3 +1,4 @@
+import { REPAIRED_STORIES } from "./repaired-stories";
 import { capacitorReading, drainedVolts } from "./shop";
 import {
   asked,
@@ -216,4 +217,5 @@ export const STORIES: readonly Story[] = [
     plate: null,
     lines: [],
   },
+  ...REPAIRED_STORIES,
 ];

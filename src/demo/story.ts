@@ -1,4 +1,14 @@
-import type { Complaint, FollowUp, MotorPlate, NewEntry, OwnerAnswer, TakenIn } from "@/core/job/entry";
+import type { RouteId } from "@/core/decision/routes";
+import type {
+  AcceptanceRun,
+  Complaint,
+  FollowUp,
+  MotorPlate,
+  NewEntry,
+  OwnerAnswer,
+  Removed,
+  TakenIn,
+} from "@/core/job/entry";
 import type { Stage } from "@/core/job/stages";
 
 /** One posted line of a demo job: minutes before (negative) the anchor, and what was posted. */
@@ -94,6 +104,33 @@ export const note = (minute: number, stage: Stage, text: string) => line(minute,
 export const asked = (minute: number, payload: OwnerAnswer) =>
   line(minute, "take-in", "owner-answer", payload);
 export const followUp = (minute: number, payload: FollowUp) => line(minute, "measure", "follow-up", payload);
+export const answered = (minute: number, moveId: string, outcomeId: string, taken = "now") =>
+  line(minute, "isolate", "answer", { moveId, outcomeId, circumstance: "cold", taken });
+export const chosen = (minute: number, forPart: "start" | "run", partId: string) =>
+  line(minute, "match", "part-chosen", {
+    forPart,
+    partId,
+    label: partId,
+    fit: "fit",
+    notes: [],
+    priceMinor: 0,
+    days: 0,
+  });
+export const priced = (minute: number, of: string, minor: number) =>
+  line(minute, "decide", "priced", { of, minor });
+export const decided = (minute: number, route: RouteId) =>
+  line(minute, "decide", "decision", { route, overrideWhy: "" });
+export const tookOff = (minute: number, sort: Removed["sort"], what: string, count: number, where: string) =>
+  line(minute, "put-back", "removed", { sort, what, count, where });
+export const repaired = (minute: number, repair: string) =>
+  line(minute, "put-back", "intervention", { repair });
+export const backOn = (minute: number, seq: number) =>
+  line(minute, "put-back", "refitted", { line: seq, how: "back", why: "" });
+export const closed = (minute: number, access: string) => line(minute, "put-back", "closed", { access });
+export const ran = (minute: number, run: Omit<AcceptanceRun, "taken">) =>
+  line(minute, "sign-off", "acceptance-run", { ...run, taken: "now" });
+export const signedOff = (minute: number, minutes: number, partsMinor: number, watch: string) =>
+  line(minute, "sign-off", "signed-off", { minutes, partsMinor, watch });
 export const measured = (minute: number, moveId: string, input: object) =>
   line(minute, "measure", "reading", {
     of: "tool",

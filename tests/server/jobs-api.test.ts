@@ -217,14 +217,7 @@ describe("keeping an entry", () => {
       "guard/bench-state",
     );
     expect((await post(id, draft(2, "answer", answer("not-sure")))).status).toBe(200);
-    await post(
-      id,
-      draft(3, "intervention", {
-        label: "Fuse of the same rating fitted",
-        faultIds: ["fuse-open"],
-        success: 0.97,
-      }),
-    );
+    await post(id, draft(3, "intervention", { repair: "fit-fuse" }));
     const after = await post(id, draft(4, "answer", answer("free", "afterwards")));
     expect(after.body.answers.map(({ epoch, outcomeId }) => [epoch, outcomeId])).toEqual([
       [0, "not-sure"],

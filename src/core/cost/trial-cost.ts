@@ -1,35 +1,62 @@
-import type { Fault } from "../knowledge/types";
-
 /** A repair that could be tried: what it costs and the chance that it is the one that cures. */
 export interface Trial {
+  /** Time at the ranking price and parts, minor units, unrounded. */
   readonly cost: number;
   /** Chance that this is what is wrong, times the chance that the repair cures it. */
   readonly cures: number;
 }
 
-/** Cost of the usual cure of a set of faults, minor units, unrounded: time at the ranking price, and parts. */
-export function fixCost(faults: readonly Fault[], minuteMinor: number): number {
-  return faults.reduce((sum, { fix }) => sum + fix.minutes * minuteMinor + fix.partMinor, 0);
-}
-
-/** Chance that the usual cure works when these faults are what is wrong. */
-export function fixSuccess(faults: readonly Fault[]): number {
-  return faults.reduce((product, { fix }) => product * fix.success, 1);
+/** The trials that are worth making, in order, and what that comes to. */
+export interface TrialPlan<T extends Trial> {
+  readonly made: readonly T[];
+  /** Chance that it is still wrong after them. */
+  readonly stillWrong: number;
+  /** Expected cost, giving up included, minor units. */
+  readonly expected: number;
 }
 
 /**
- * Expected cost of trying repairs in the order of chance ÷ cost until one cures, minor units, unrounded; what none
- * cures ends at `giveUp`. The one figure for "fit it now", here and in the decision.
+ * The cheapest way of trying repairs until one cures, when giving up costs `giveUp`: in the order of chance ÷ cost, down
+ * to the one after which giving up is cheaper. No other order or choice of trials costs less on average.
+ * @param startWrong chance that it is still wrong before the first of them
  */
-export function trialCost(trials: readonly Trial[], giveUp: number): number {
+export function trialPlan<T extends Trial>(
+  trials: readonly T[],
+  giveUp: number,
+  startWrong = 1,
+): TrialPlan<T> {
   const inOrder = [...trials].sort((one, other) => other.cures / other.cost - one.cures / one.cost);
-  let stillWrong = 1;
-  let expected = 0;
-  for (const { cost, cures } of inOrder) {
-    // A trial that costs more than it can save is not made.
-    if (stillWrong * cost >= cures * giveUp) continue;
-    expected += stillWrong * cost;
-    stillWrong -= cures;
+  let best = { count: 0, stillWrong: startWrong, expected: startWrong * giveUp };
+  let spent = 0;
+  let wrong = startWrong;
+  for (const [index, { cost, cures }] of inOrder.entries()) {
+    spent += wrong * cost;
+    wrong = Math.max(0, wrong - cures);
+    const expected = spent + wrong * giveUp;
+    if (expected < best.expected) best = { count: index + 1, stillWrong: wrong, expected };
   }
-  return expected + Math.max(0, stillWrong) * giveUp;
+  const { count, stillWrong, expected } = best;
+  return { made: inOrder.slice(0, count), stillWrong, expected };
+}
+
+/**
+ * Price of giving up below which no trial is worth making: the least cost for each unit of chance over all ways to begin.
+ * For a single trial that is cost ÷ chance. Infinite where nothing could cure.
+ */
+export function leastWorthTrying(trials: readonly Trial[]): number {
+  const inOrder = [...trials].sort((one, other) => other.cures / other.cost - one.cures / one.cost);
+  let least = Number.POSITIVE_INFINITY;
+  let spent = 0;
+  let cured = 0;
+  for (const { cost, cures } of inOrder) {
+    spent += (1 - cured) * cost;
+    cured += cures;
+    if (cured > 0) least = Math.min(least, spent / cured);
+  }
+  return least;
+}
+
+/** Expected cost of trying repairs: the one figure for "fit it now", here and in the decision. Minor units, unrounded. */
+export function trialCost(trials: readonly Trial[], giveUp: number): number {
+  return trialPlan(trials, giveUp).expected;
 }

@@ -49,17 +49,17 @@ export function findConflict(
   const best = model.hypotheses.all[belief.indexOf(Math.max(...belief))];
   if (!best) return undefined;
   const told = answers.map((answer) => ({ ...answer, ratio: undefined }));
-  const fit = (list: readonly Answer[]): number => likelihood(model, best, list, interventions);
+  const explains = (list: readonly Answer[]): number => likelihood(model, best, list, interventions);
   const { next } = seededRandom(SEED);
-  const usual = Array.from({ length: SAMPLES }, () => fit(drawn(model, best.faults, told, next))).sort(
+  const usual = Array.from({ length: SAMPLES }, () => explains(drawn(model, best.faults, told, next))).sort(
     (a, b) => a - b,
   );
   const median = usual[SAMPLES / 2] ?? 0;
-  const own = fit(told);
+  const own = explains(told);
   if (median === 0 || own >= limitOf(limits, "conflict-share").value * median) return undefined;
   const raised = told.map(({ seq }, index) => ({
     seq,
-    by: fit(told.filter((_, other) => other !== index)) / own,
+    by: explains(told.filter((_, other) => other !== index)) / own,
   }));
   const inOrder = raised.sort((one, other) => other.by - one.by);
   return { share: own / median, doubted: inOrder.slice(0, 2).map(({ seq }) => seq) };

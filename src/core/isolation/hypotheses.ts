@@ -77,7 +77,7 @@ function exclude(one: Fault, other: Fault): boolean {
   return one.provenBy.some(({ moveId }) =>
     other.provenBy.some(
       (proof) =>
-        proof.moveId === moveId && one.station === other.station && one.fix.label === other.fix.label,
+        proof.moveId === moveId && one.station === other.station && one.fix.repair === other.fix.repair,
     ),
   );
 }

@@ -58,7 +58,17 @@ export const isolateInput = strictObject({
       }).required(),
     )
     .max(30),
-  costs: strictObject({ rankingRatePerHour: money.optional().default(undefined) })
+  costs: strictObject({
+    rankingRatePerHour: money.optional().default(undefined),
+    partPrices: yup
+      .array(
+        strictObject({
+          repair: yup.string().required().max(60),
+          minor: yup.number().integer().required().min(0).max(1e9),
+        }).required(),
+      )
+      .max(40),
+  })
     .optional()
     .default(undefined),
   options: strictObject({

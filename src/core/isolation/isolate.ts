@@ -1,4 +1,5 @@
 import type { InferType } from "yup";
+import { limitOf } from "../knowledge/resolve-limits";
 import type { Knowledge, Limits } from "../knowledge/types";
 import { fail, issue, ok, type Result } from "../result";
 import { type Model, modelFrom, posterior } from "./belief";
@@ -7,19 +8,21 @@ import { type Answer, checkEvidence, type Intervention } from "./evidence";
 import { eachAnswer, type StationShare, type Suspect, stationShares, suspects } from "./explain";
 import { buildHypotheses, faultsFor } from "./hypotheses";
 import type { isolateInput } from "./isolate.input";
-import { adviseMoves, type RatedMove } from "./next-move";
+import { adviseMoves, type RatedMove, type RatedTrial } from "./next-move";
 import { buildOutcomeTable, type OutcomeKnowledge } from "./outcome-table";
 
 export type IsolateRequest = InferType<typeof isolateInput>;
 
 /** The tables that isolation reads: what a worker is handed. */
 export type IsolationKnowledge = OutcomeKnowledge &
-  Pick<Knowledge, "faults" | "stations" | "access" | "version">;
+  Pick<Knowledge, "faults" | "repairs" | "stations" | "access" | "version">;
 
 export interface Isolation {
   readonly suspects: readonly Suspect[];
   readonly stations: readonly StationShare[];
   readonly moves: readonly RatedMove[];
+  /** What could be repaired now, the best worth first: what the decision is made from. */
+  readonly trials: readonly RatedTrial[];
   readonly stop: { readonly advised: boolean; readonly trialCost: number };
   readonly isTierRaised: boolean;
   readonly conflicts: readonly Conflict[];
@@ -32,9 +35,6 @@ export interface Isolation {
     readonly states: number;
   };
 }
-
-/** Worth of a machine that nobody priced, minor units: what giving up costs in the end. */
-const UNPRICED_MACHINE_MINOR = 20_000;
 
 interface Prepared {
   readonly model: Model;
@@ -149,10 +149,14 @@ function isolateWith(
   const advice = adviseMoves(model, belief, asked, {
     limits,
     access: knowledge.access,
+    repairs: knowledge.repairs,
+    prices: Object.fromEntries(
+      (request.costs?.partPrices ?? []).map(({ repair, minor }) => [repair, minor] as const),
+    ),
     standing: { isDead, isDrained: isDead && bench?.drained === true, opened: bench?.opened ?? [] },
     circumstance: answers.at(-1)?.circumstance ?? "cold",
     rankingRatePerHourMinor: request.costs?.rankingRatePerHour?.minor,
-    giveUp: request.machine.value?.minor ?? UNPRICED_MACHINE_MINOR,
+    giveUp: request.machine.value?.minor ?? limitOf(limits, "machine-price-default").value,
     liveBlocks: liveBlocks(request),
     interventions,
   });
@@ -163,6 +167,7 @@ function isolateWith(
     suspects: named,
     stations: stationShares(model, belief, knowledge.stations, spoken, limits),
     moves: advice.moves,
+    trials: advice.trials,
     stop: { advised: advice.isStopAdvised, trialCost: advice.trialCost },
     isTierRaised: advice.isTierRaised,
     conflicts: conflict ? [conflict] : [],

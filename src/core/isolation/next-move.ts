@@ -1,11 +1,11 @@
 import { priceOfMinute } from "../cost/price-of-time";
 import { type Standing, stateChangeMinutes } from "../cost/state-change-cost";
-import { fixCost, fixSuccess, type Trial, trialCost } from "../cost/trial-cost";
 import { limitOf } from "../knowledge/resolve-limits";
-import type { Access, Limits, Move } from "../knowledge/types";
+import type { Access, Limits, Move, Repair } from "../knowledge/types";
 import { type Model, presentFaults } from "./belief";
 import type { Intervention } from "./evidence";
 import type { Circumstance } from "./power-path";
+import { BranchSums, type PartPrices, type RepairGroups, repairGroups } from "./repair-groups";
 
 /** What a move would be worth, and what each of its answers would do. */
 export interface RatedMove {
@@ -28,8 +28,23 @@ export interface RatedMove {
   readonly blockedBy: readonly string[];
 }
 
+/** A repair, or a set done together, that could be tried now. */
+export interface RatedTrial {
+  readonly repairs: readonly string[];
+  /** Chance that this is what is wrong. */
+  readonly chance: number;
+  /** The same, times the chance that the repair cures it. */
+  readonly cures: number;
+  /** Expected, minor units, unrounded: what the faults brought about is repaired with them. */
+  readonly cost: number;
+  /** The minutes in it, and the parts, minor units. */
+  readonly minutes: number;
+  readonly partMinor: number;
+}
+
 export interface MoveAdvice {
   readonly moves: readonly RatedMove[];
+  readonly trials: readonly RatedTrial[];
   /** Cost of trying repairs now, in the order of chance ÷ cost. */
   readonly trialCost: number;
   /** Whether no move left costs less than trying. */
@@ -41,6 +56,8 @@ export interface MoveAdvice {
 export interface MoveGround {
   readonly limits: Limits;
   readonly access: readonly Access[];
+  readonly repairs: readonly Repair[];
+  readonly prices: PartPrices;
   readonly standing: Standing;
   readonly circumstance: Circumstance;
   readonly rankingRatePerHourMinor: number | undefined;
@@ -51,112 +68,86 @@ export interface MoveGround {
   readonly interventions: readonly Intervention[];
 }
 
-/** Hypotheses gathered by what would be repaired: the roots. */
-interface RootGroups {
-  readonly groupOf: Int32Array;
-  readonly roots: readonly (readonly number[])[];
-  readonly cost: Float64Array;
-  readonly success: Float64Array;
-}
-
-export function rootGroups(model: Model, minuteMinor: number): RootGroups {
-  const { all, faults } = model.hypotheses;
-  const numbers = new Map<string, number>();
-  const roots: (readonly number[])[] = [];
-  const groupOf = Int32Array.from(all, (hypothesis) => {
-    const key = hypothesis.roots.join(",");
-    const known = numbers.get(key);
-    if (known !== undefined) return known;
-    numbers.set(key, roots.length);
-    roots.push(hypothesis.roots);
-    return roots.length - 1;
-  });
-  const faultsOf = (group: readonly number[]) => group.flatMap((index) => faults[index] ?? []);
-  return {
-    groupOf,
-    roots,
-    cost: Float64Array.from(roots, (group) => fixCost(faultsOf(group), minuteMinor)),
-    success: Float64Array.from(roots, (group) => fixSuccess(faultsOf(group))),
-  };
-}
-
-function byGroup(groups: RootGroups, belief: Float64Array): Float64Array {
-  const chances = new Float64Array(groups.roots.length);
-  belief.forEach((chance, index) => {
-    const group = groups.groupOf[index] ?? 0;
-    chances[group] = (chances[group] ?? 0) + chance;
-  });
-  return chances;
-}
-
-const LEAST_CHANCE = 1e-4;
 /** Hypotheses lighter than this change no ranking: they are left out of the look-ahead only. */
 const NEGLIGIBLE = 1e-9;
 
-function costOfTrying(groups: RootGroups, chances: Float64Array, scale: number, giveUp: number): number {
-  const trials: Trial[] = [];
-  chances.forEach((chance, group) => {
-    const share = chance / scale;
-    if (share > LEAST_CHANCE)
-      trials.push({ cost: groups.cost[group] ?? 0, cures: share * (groups.success[group] ?? 0) });
-  });
-  return trialCost(trials, giveUp);
+/** Hypotheses by their roots: what an answer's suspects are named by. */
+interface RootNames {
+  readonly numberOf: Int32Array;
+  readonly names: readonly string[];
 }
 
-function leaders(model: Model, groups: RootGroups, chances: Float64Array, scale: number): string[] {
+function rootNames({ hypotheses: { all, faults } }: Model): RootNames {
+  const numbers = new Map<string, number>();
+  const numberOf = Int32Array.from(all, ({ roots }) => {
+    const name = roots.map((index) => faults[index]?.id ?? "").join("+");
+    const known = numbers.get(name) ?? numbers.size;
+    numbers.set(name, known);
+    return known;
+  });
+  return { numberOf, names: [...numbers.keys()] };
+}
+
+function leaders({ names }: RootNames, chances: Float64Array, scale: number): string[] {
   const order = [...chances.keys()].sort((one, other) => (chances[other] ?? 0) - (chances[one] ?? 0));
   const named: string[] = [];
   let sum = 0;
-  for (const group of order) {
+  for (const number of order) {
     if (sum > 0.8 || named.length === 3) break;
-    sum += (chances[group] ?? 0) / scale;
-    named.push(
-      (groups.roots[group] ?? []).map((index) => model.hypotheses.faults[index]?.id ?? "").join("+"),
-    );
+    sum += (chances[number] ?? 0) / scale;
+    named.push(names[number] ?? "");
   }
   return named;
 }
 
-/** Weights of each answer by root group: one pass over the hypotheses. */
-function answerWeights(
-  model: Model,
-  groups: RootGroups,
-  belief: Float64Array,
-  states: Int32Array,
-  move: number,
-  ground: MoveGround,
-): Float64Array[] {
-  const weights = (model.moves[move]?.outcomes ?? []).map(() => new Float64Array(groups.roots.length));
-  belief.forEach((chance, index) => {
-    if (chance < NEGLIGIBLE) return;
-    const group = groups.groupOf[index] ?? 0;
-    const row = model.table.row(move, states[index] ?? 0, ground.circumstance);
-    weights.forEach((one, outcome) => {
-      one[group] = (one[group] ?? 0) + chance * (row[outcome] ?? 0);
-    });
-  });
-  return weights;
+/** What the ranking works on: the belief, gathered the ways it is asked for. */
+interface Ranking {
+  readonly model: Model;
+  readonly belief: Float64Array;
+  /** Number in the outcome table of what is present now under each hypothesis. */
+  readonly states: Int32Array;
+  readonly groups: RepairGroups;
+  readonly roots: RootNames;
 }
 
-function rate(
-  model: Model,
-  groups: RootGroups,
-  belief: Float64Array,
-  states: Int32Array,
-  index: number,
+interface Branch {
+  readonly sums: BranchSums;
+  readonly byRoots: Float64Array;
+}
+
+/** Each answer of a move as a branch: one pass over the hypotheses. */
+function branchesOf(
+  { model, belief, states, groups, roots }: Ranking,
+  move: number,
   ground: MoveGround,
-  tryNow: number,
-): RatedMove | undefined {
-  const move = model.moves[index];
+): Branch[] {
+  const branches = (model.moves[move]?.outcomes ?? []).map(
+    (): Branch => ({ sums: new BranchSums(groups), byRoots: new Float64Array(roots.names.length) }),
+  );
+  belief.forEach((chance, index) => {
+    if (chance < NEGLIGIBLE) return;
+    const root = roots.numberOf[index] ?? 0;
+    const row = model.table.row(move, states[index] ?? 0, ground.circumstance);
+    branches.forEach(({ sums, byRoots }, outcome) => {
+      const weight = chance * (row[outcome] ?? 0);
+      sums.add(index, weight);
+      byRoots[root] = (byRoots[root] ?? 0) + weight;
+    });
+  });
+  return branches;
+}
+
+function rate(ranking: Ranking, index: number, ground: MoveGround, tryNow: number): RatedMove | undefined {
+  const move = ranking.model.moves[index];
   if (!move) return undefined;
   const minuteMinor = priceOfMinute(ground.rankingRatePerHourMinor, ground.limits);
   const stateMinutes = stateChangeMinutes(move, ground.standing, ground.access, ground.limits);
   const minutes = move.minutes + stateMinutes;
-  const weights = answerWeights(model, groups, belief, states, index, ground);
-  const chances = weights.map((one) => one.reduce((sum, weight) => sum + weight, 0));
-  const after = weights.reduce((sum, one, outcome) => {
+  const branches = branchesOf(ranking, index, ground);
+  const chances = branches.map(({ byRoots }) => byRoots.reduce((sum, weight) => sum + weight, 0));
+  const after = branches.reduce((sum, { sums }, outcome) => {
     const chance = chances[outcome] ?? 0;
-    return chance <= 0 ? sum : sum + chance * costOfTrying(groups, one, chance, ground.giveUp);
+    return chance <= 0 ? sum : sum + chance * sums.costOfTrying(chance, ground.giveUp);
   }, 0);
   const expectedTotal = (minutes + move.hazardMinutes) * minuteMinor + after;
   return {
@@ -171,7 +162,7 @@ function rate(
       outcomeId,
       chance: chances[outcome] ?? 0,
       // biome-ignore lint/suspicious/noThenProperty: the contract names it so, and it is data, never awaited
-      then: leaders(model, groups, weights[outcome] ?? new Float64Array(), chances[outcome] || 1),
+      then: leaders(ranking.roots, branches[outcome]?.byRoots ?? new Float64Array(), chances[outcome] || 1),
     })),
     needs: move.needs,
     blockedBy: move.tier > 1 ? ground.liveBlocks : [],
@@ -189,18 +180,28 @@ export function adviseMoves(
   asked: ReadonlySet<string>,
   ground: MoveGround,
 ): MoveAdvice {
-  const groups = rootGroups(model, priceOfMinute(ground.rankingRatePerHourMinor, ground.limits));
-  const states =
-    ground.interventions.length === 0
-      ? model.states
-      : Int32Array.from(model.hypotheses.all, (hypothesis) =>
-          model.table.stateOf(presentFaults(model, hypothesis, ground.interventions)),
-        );
-  const tryNow = costOfTrying(groups, byGroup(groups, belief), 1, ground.giveUp);
+  const { interventions, repairs, prices } = ground;
+  const minuteMinor = priceOfMinute(ground.rankingRatePerHourMinor, ground.limits);
+  const ranking: Ranking = {
+    model,
+    belief,
+    states:
+      interventions.length === 0
+        ? model.states
+        : Int32Array.from(model.hypotheses.all, (hypothesis) =>
+            model.table.stateOf(presentFaults(model, hypothesis, interventions)),
+          ),
+    groups: repairGroups(model, interventions, repairs, prices, minuteMinor),
+    roots: rootNames(model),
+  };
+  const now = new BranchSums(ranking.groups);
+  for (const [index, chance] of belief.entries()) now.add(index, chance);
+  const trials = now.trials(1);
+  const tryNow = now.costOfTrying(1, ground.giveUp);
   const leastWorth = limitOf(ground.limits, "least-move-worth").value;
   const rated = model.moves.flatMap((move, index) => {
     if (asked.has(move.id)) return [];
-    const one = rate(model, groups, belief, states, index, ground, tryNow);
+    const one = rate(ranking, index, ground, tryNow);
     return one && tryNow - one.expectedTotal > leastWorth * tryNow ? [one] : [];
   });
   const inOrder = rated.sort(
@@ -209,6 +210,18 @@ export function adviseMoves(
   const first = inOrder[0];
   return {
     moves: inOrder,
+    trials: trials
+      .map(
+        ({ group, chance, cures, cost, minutes }): RatedTrial => ({
+          repairs: ranking.groups.repairs[group] ?? [],
+          chance,
+          cures,
+          cost,
+          minutes,
+          partMinor: cost - minutes * minuteMinor,
+        }),
+      )
+      .sort((one, other) => other.cures / other.cost - one.cures / one.cost),
     trialCost: tryNow,
     isStopAdvised: first === undefined,
     isTierRaised: first !== undefined && first.tier > 1,

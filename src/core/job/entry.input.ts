@@ -152,6 +152,39 @@ const day = yup
     "Day is written year-month-day, such as 2026-12-03",
   );
 
+const ROUTES = ["part", "motor", "replace"] as const;
+const money = (label: string) => finiteNumber().label(label).required().min(0).max(1e9);
+
+const FIGURES = ["current", "speed", "temperature"] as const;
+
+const figurePair = strictObject({
+  quantity: oneOf("Figure", FIGURES),
+  before: text("Before", 40),
+  after: text("After", 40),
+}).test({
+  name: "figure",
+  test(pair, context) {
+    for (const side of ["before", "after"] as const) {
+      const typed = pair[side];
+      const parsed =
+        typed === "" ? undefined : parseReading(typed, pair.quantity, `${pair.quantity} ${side}`);
+      if (parsed && !parsed.ok)
+        return context.createError({
+          message: parsed.issues[0]?.message ?? "",
+          path: `${context.path}.${side}`,
+        });
+    }
+    return true;
+  },
+});
+
+const leftOutHasWhy = {
+  name: "why",
+  message: "Why it is left out must be said.",
+  test: ({ how, why }: { readonly how?: string | undefined; readonly why?: string | undefined }): boolean =>
+    how !== "left-out" || (why ?? "").trim() !== "",
+};
+
 /** Schema of the payload of each kind, newest version. */
 export const PAYLOADS: Readonly<Record<EntryKind, yup.Schema | yup.Lazy<unknown>>> = {
   "taken-in": takenIn,
@@ -180,6 +213,46 @@ export const PAYLOADS: Readonly<Record<EntryKind, yup.Schema | yup.Lazy<unknown>
     notes: yup.array(yup.string().required().max(300)).label("Notes").required().max(12),
     priceMinor: wholeNumber("Price").required().min(0).max(1e9),
     days: wholeNumber("Days").required().min(0).max(1000),
+  }),
+  priced: strictObject({
+    of: yup.string().label("Price of").required().max(60),
+    minor: wholeNumber("Price").required().min(0).max(1e9),
+  }),
+  decision: strictObject({
+    route: oneOf("Route", ROUTES),
+    repairs: yup.array(yup.string().required().max(60)).label("Repairs").required().max(10),
+    label: yup.string().label("Route").required().max(200),
+    mean: money("Expected cost"),
+    wrong: finiteNumber().label("Chance of being wrong").required().min(0).max(1),
+    against: strictObject({ route: oneOf("Against", ROUTES), mean: money("Expected cost") }).required(),
+    overrideWhy: text("Why without proof", 300),
+  }),
+  removed: strictObject({
+    sort: oneOf("Sort", ["cover", "fastener", "connector", "wire", "part", "seal"]),
+    what: yup.string().label("What came off").required().max(120),
+    count: wholeNumber("Count").required().min(1).max(500),
+    where: text("Where it lies", 120),
+  }),
+  refitted: strictObject({
+    line: wholeNumber("Line").required().min(1),
+    how: oneOf("How", ["back", "replaced", "left-out"]),
+    why: text("Why", 300),
+  }).test(leftOutHasWhy),
+  "acceptance-run": strictObject({
+    circumstance: oneOf("Run", ["cold", "hot", "loaded", "idle"]),
+    minutes: finiteNumber().label("Minutes").required().moreThan(0).max(10_000),
+    result: oneOf("Result", ["gone", "still-there", "stopped"]),
+    words: text("What was seen", 1000),
+    figures: yup.array(figurePair.required()).label("Figures").required().max(10),
+    taken: oneOf("Taken", ["now", "afterwards"]),
+  }),
+  "signed-off": strictObject({
+    word: oneOf("Word", ["repaired", "not-yet-proven", "not-repaired", "do-not-use"]),
+    unproven: yup.array(yup.string().required().max(60)).label("Unproven").required().max(20),
+    minutes: finiteNumber().label("Minutes charged").required().min(0).max(100_000),
+    labourMinor: money("Labour"),
+    partsMinor: money("Parts"),
+    watch: text("What to watch", 1000),
   }),
   "not-done": strictObject({
     what: yup.string().label("What").required().max(120),
@@ -241,8 +314,29 @@ const isolatedDraft = strictObject({
   means: yup.string().label("Read with").required().max(80),
 });
 
+/** A repair that was done is named: what it cures and how surely is the knowledge's. */
+const interventionDraft = strictObject({ repair: yup.string().label("Repair").required().max(60) });
+
+/** The server works out what a route costs and whether it may be taken. */
+const decisionDraft = strictObject({
+  route: oneOf("Route", ROUTES),
+  /** Another first repair than the cheapest, where one is wanted. */
+  repair: yup.string().label("Repair").max(60),
+  overrideWhy: text("Why without proof", 300),
+});
+
+/** The server says which word the log allows. */
+const signedOffDraft = strictObject({
+  minutes: finiteNumber().label("Minutes charged").required().min(0).max(100_000),
+  partsMinor: wholeNumber("Parts").required().min(0).max(1e9),
+  watch: text("What to watch", 1000),
+});
+
 /** Kinds whose posted form differs from what is kept. */
 const DRAFTS: Readonly<Partial<Record<EntryKind, yup.Schema | yup.Lazy<unknown>>>> = {
+  intervention: interventionDraft,
+  decision: decisionDraft,
+  "signed-off": signedOffDraft,
   reading: byTag("of", { tool: toolReadingDraft, loose: looseReadingDraft, "dead-check": deadCheckDraft }),
   "bench-state": byTag("event", {
     ...BENCH_EVENTS,

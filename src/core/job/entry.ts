@@ -94,6 +94,73 @@ export interface PartChosen {
   readonly days: number;
 }
 
+/** A price that holds for this job: another machine, or the part of a repair. Minor units. */
+export interface Priced {
+  /** `machine`, or the id of a repair. */
+  readonly of: string;
+  readonly minor: number;
+}
+
+/** The route taken, with what it was held against when it was taken. Minor units, unrounded. */
+export interface DecisionMade {
+  readonly route: "part" | "motor" | "replace";
+  /** What is done first; nothing where another machine is bought. */
+  readonly repairs: readonly string[];
+  readonly label: string;
+  readonly mean: number;
+  /** Chance that the first step does not end it. */
+  readonly wrong: number;
+  readonly against: { readonly route: "part" | "motor" | "replace"; readonly mean: number };
+  /** Why it was taken without a direct proof, where one was asked for; otherwise empty. */
+  readonly overrideWhy: string;
+}
+
+/** Something taken off the machine, in the order it came off. */
+export interface Removed {
+  readonly sort: "cover" | "fastener" | "connector" | "wire" | "part" | "seal";
+  readonly what: string;
+  readonly count: number;
+  /** Where it lies, or the terminal it was on. */
+  readonly where: string;
+}
+
+export interface Refitted {
+  /** Line of the log that took it off. */
+  readonly line: number;
+  readonly how: "back" | "replaced" | "left-out";
+  /** Why it was left out. */
+  readonly why: string;
+}
+
+/** A figure of the machine before and after the repair, each as typed; empty where it was not taken. */
+export interface FigurePair {
+  readonly quantity: "current" | "speed" | "temperature";
+  readonly before: string;
+  readonly after: string;
+}
+
+/** The run that shows whether the complaint is gone. */
+export interface AcceptanceRun {
+  readonly circumstance: "cold" | "hot" | "loaded" | "idle";
+  readonly minutes: number;
+  readonly result: "gone" | "still-there" | "stopped";
+  readonly words: string;
+  readonly figures: readonly FigurePair[];
+  readonly taken: "now" | "afterwards";
+}
+
+/** What left the shop, and what may be said of it. Money in minor units. */
+export interface SignedOff {
+  readonly word: "repaired" | "not-yet-proven" | "not-repaired" | "do-not-use";
+  /** Codes of what stands against "repaired". */
+  readonly unproven: readonly string[];
+  readonly minutes: number;
+  readonly labourMinor: number;
+  readonly partsMinor: number;
+  /** What the owner should watch. */
+  readonly watch: string;
+}
+
 export interface OwnerAnswer {
   readonly question: string;
   readonly answer: "asked" | "yes" | "no";
@@ -124,6 +191,12 @@ export interface Payloads {
   intervention: InterventionDone;
   reading: ToolReading | DeadCheckReading;
   "part-chosen": PartChosen;
+  priced: Priced;
+  decision: DecisionMade;
+  removed: Removed;
+  refitted: Refitted;
+  "acceptance-run": AcceptanceRun;
+  "signed-off": SignedOff;
   "not-done": { readonly what: string; readonly why: string };
   "owner-answer": OwnerAnswer;
   "timer-started": TimerStarted;

@@ -1,7 +1,8 @@
 import type { BenchNeed, Limits } from "../knowledge/types";
 import { type Issue, issue } from "../result";
 import { asSeen, type BenchGap, gapsFor, isPlugFresh, type Watch } from "../safety/bench-state";
-import type { Entry, NewEntry } from "./entry";
+import type { AcceptanceRun, Entry, NewEntry } from "./entry";
+import { isWhole } from "./put-back";
 import { type JobView, struckSeqs } from "./reduce";
 
 /** Who posts, when, from which screen, and what the reading's move needs. */
@@ -50,6 +51,10 @@ function dependants(entries: readonly Entry[], target: Entry): number[] {
     const hasAnother = standing.some(({ kind }) => kind === "taken-in");
     return hasAnother ? [] : standing.filter(({ seq }) => seq > target.seq).map(({ seq }) => seq);
   }
+  if (target.kind === "removed")
+    return standing
+      .filter((entry) => entry.kind === "refitted" && entry.payload.line === target.seq)
+      .map(({ seq }) => seq);
   return [];
 }
 
@@ -92,9 +97,59 @@ function guardStrike(entries: readonly Entry[], seq: number): Issue[] {
   return [];
 }
 
-function guardRestore(entries: readonly Entry[], seq: number): Issue[] {
-  if (struckSeqs(entries).has(seq)) return [];
-  return [issue("payload.seq", "guard/not-struck", `Line ${seq} is not struck out.`, seq)];
+function guardRestore(view: JobView, entries: readonly Entry[], seq: number): Issue[] {
+  if (!struckSeqs(entries).has(seq))
+    return [issue("payload.seq", "guard/not-struck", `Line ${seq} is not struck out.`, seq)];
+  const target = entries.find((entry) => entry.seq === seq);
+  if (target?.kind !== "refitted") return [];
+  return guardRefit(view, target.payload.line);
+}
+
+/** Only what came off, and is not back yet, can be put back. */
+function guardRefit(view: JobView, line: number): Issue[] {
+  const off = view.removed.find(({ seq }) => seq === line);
+  if (!off)
+    return [
+      issue("payload.line", "guard/not-off", `Line ${line} took nothing off that could go back.`, line),
+    ];
+  if (off.refit)
+    return [
+      issue(
+        "payload.line",
+        "guard/back-already",
+        `${off.what} is back already, by line ${off.refit.seq}: it was ticked by ${off.refit.by}.`,
+        line,
+      ),
+    ];
+  return [];
+}
+
+/** No run before all is back and the covers are on; a run made already can always be written down. */
+function guardRun(view: JobView, { taken }: AcceptanceRun): Issue[] {
+  if (taken === "afterwards" || isWhole(view)) return [];
+  const open = view.bench.opened.map((access) => `close the ${access}`);
+  const off = view.removed.filter(({ refit }) => refit === null).map(({ what }) => `put back: ${what}`);
+  return [
+    issue(
+      "payload",
+      "guard/not-whole",
+      `Covers come on before power: ${[...open, ...off].join("; ")}. If it was run already, keep it as "entered afterwards".`,
+      [...open, ...off],
+    ),
+  ];
+}
+
+function guardSignOff(view: JobView): Issue[] {
+  const off = view.removed.filter(({ refit }) => refit === null);
+  if (off.length === 0) return [];
+  return [
+    issue(
+      "payload",
+      "guard/parts-off",
+      `It cannot leave yet: ${off.map(({ what, seq }) => `${what} (line ${seq})`).join(", ")} is not back. Put it back, or say that it is left out and why.`,
+      off.map(({ seq }) => seq),
+    ),
+  ];
 }
 
 /** Whether an entry may be appended to this log now; every reason why not. */
@@ -111,7 +166,13 @@ export function guardEntry(
     case "struck":
       return guardStrike(entries, entry.payload.seq);
     case "restored":
-      return guardRestore(entries, entry.payload.seq);
+      return guardRestore(view, entries, entry.payload.seq);
+    case "refitted":
+      return guardRefit(view, entry.payload.line);
+    case "acceptance-run":
+      return guardRun(view, entry.payload);
+    case "signed-off":
+      return guardSignOff(view);
     default:
       return [];
   }

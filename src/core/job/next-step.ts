@@ -3,10 +3,13 @@ import { dayIn } from "../quantity/format";
 import { asSeen, gapsFor } from "../safety/bench-state";
 import { checksFor } from "../safety/dead-checks";
 import type { Said } from "../tools/tool";
+import { isWhole, stillOff } from "./put-back";
 import type { JobView } from "./reduce";
-import { OPEN_STAGES, STAGES, type Stage } from "./stages";
+import { signOffWord } from "./sign-off";
+import type { Stage } from "./stages";
 
-export type Band = "now" | "waiting" | "due";
+/** `gone`: signed off, and nothing falls due: no longer on the bench. */
+export type Band = "now" | "waiting" | "due" | "gone";
 
 /** What a machine on the bench waits for, and where that is done. */
 export interface NextStep extends Said {
@@ -81,13 +84,27 @@ function unmeasured(view: JobView): "start" | "run" | undefined {
   );
 }
 
+function step(stage: Stage, code: string, params: Said["params"] = {}): NextStep {
+  return { band: "now", stage, code, params };
+}
+
+/** What is left to do once the route is decided or something was repaired: fit, put back, test, run, sign off. */
+function repairStep(view: JobView, ground: StepGround): NextStep | undefined {
+  const { decision, interventions } = view;
+  if (!decision && interventions.length === 0) return undefined;
+  if (decision?.route === "replace") return step("sign-off", "now/replace");
+  const isFitted = interventions.some(({ seq }) => seq > (decision?.seq ?? 0));
+  if (decision && !isFitted) return step("put-back", "now/fit", { label: decision.label });
+  const left = stillOff(view).length + view.bench.opened.length;
+  if (left > 0) return step("put-back", "now/put-back", { left });
+  const { unproven } = signOffWord(view, ground);
+  if (unproven.some((code) => code.startsWith("final-"))) return step("sign-off", "now/final-tests");
+  if (unproven.includes("run-failed")) return step("isolate", "now/run-failed");
+  if (unproven.includes("no-run")) return step("sign-off", "now/run");
+  return step("sign-off", "now/sign-off");
+}
+
 function doable(view: JobView, ground: StepGround): NextStep {
-  const step = (stage: Stage, code: string, params: Said["params"] = {}): NextStep => ({
-    band: "now",
-    stage,
-    code,
-    params,
-  });
   if (!view.complaint) return step("take-in", "now/complaint");
   const failed = failedChecks(view)[0];
   if (failed !== undefined)
@@ -95,18 +112,22 @@ function doable(view: JobView, ground: StepGround): NextStep {
       check: ground.deadChecks.find(({ id }) => id === failed)?.label ?? failed,
     });
   const owed = owedChecks(view, ground);
-  if (owed.length > 0) return step("make-safe", "now/dead-checks", { left: owed.length });
+  if (owed.length > 0 && view.interventions.length === 0)
+    return step("make-safe", "now/dead-checks", { left: owed.length });
   if (view.takenIn?.family === "not-known") return step("take-in", "now/family");
+  const repair = repairStep(view, ground);
+  if (repair) return repair;
   const capacitor = unmeasured(view);
   const faulty = view.readings.find(({ finding }) => finding.verdict === "faulty");
   if (faulty)
     return view.parts.length > 0
-      ? step("match", "now/part-chosen", { label: view.parts[0]?.label ?? "" })
+      ? step("decide", "now/part-chosen", { label: view.parts[0]?.label ?? "" })
       : step("match", "now/part-faulty", { moveId: faulty.moveId });
   if (!capacitor)
     return view.readings.length > 0
       ? step("isolate", "now/measured")
       : step("measure", "now/nothing-to-measure");
+  if (view.answers.length > 0) return step("isolate", "now/isolate");
   const gaps = gapsFor(
     asSeen(view.bench, ground.isPlugFresh),
     "hands-inside",
@@ -123,10 +144,20 @@ function doable(view: JobView, ground: StepGround): NextStep {
 export function nextStep(view: JobView, ground: StepGround): NextStep {
   const dueStep = due(view, ground);
   if (dueStep?.code === "due/now") return dueStep;
+  if (view.signedOff)
+    return (
+      dueStep ?? { band: "gone", stage: "sign-off", code: "gone", params: { word: view.signedOff.word } }
+    );
   return waiting(view, ground) ?? dueStep ?? doable(view, ground);
 }
 
 export type CollarState = "done" | "attention" | "to-come";
+
+function putBackCollar(view: JobView): CollarState {
+  const isTakenApart = view.removed.length > 0 || view.bench.opened.length > 0;
+  if (!isWhole(view)) return "attention";
+  return isTakenApart || view.interventions.length > 0 ? "done" : "to-come";
+}
 
 /** How each collar of the job's shaft is drawn. */
 export function collars(view: JobView, ground: StepGround): Record<Stage, CollarState> {
@@ -138,7 +169,7 @@ export function collars(view: JobView, ground: StepGround): Record<Stage, Collar
     ground.limits,
   );
   const madeSafe = safeGaps.length === 0 && owedChecks(view, ground).length === 0;
-  const state: Partial<Record<Stage, CollarState>> = {
+  return {
     "take-in": view.takenIn && view.complaint ? "done" : "attention",
     "make-safe":
       failedChecks(view).length > 0
@@ -150,13 +181,13 @@ export function collars(view: JobView, ground: StepGround): Record<Stage, Collar
             : "attention",
     isolate: view.readings.some(({ finding }) => finding.verdict === "faulty") ? "done" : "to-come",
     match: view.parts.length > 0 ? "done" : "to-come",
+    decide: view.decision ? "done" : "to-come",
+    "put-back": putBackCollar(view),
+    "sign-off": view.signedOff ? (view.signedOff.word === "do-not-use" ? "attention" : "done") : "to-come",
     measure: view.readings.some(({ finding }) => finding.verdict === "undecided")
       ? "attention"
       : view.readings.length > 0
         ? "done"
         : "to-come",
   };
-  return Object.fromEntries(
-    STAGES.map((stage) => [stage, (OPEN_STAGES.includes(stage) ? state[stage] : undefined) ?? "to-come"]),
-  ) as Record<Stage, CollarState>;
 }

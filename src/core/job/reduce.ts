@@ -8,9 +8,11 @@ import {
 } from "../safety/bench-state";
 import type { Evidence } from "../tools/tool";
 import type {
+  AcceptanceRun,
   CapacitorPlate,
   Complaint,
   DeadCheckReading,
+  DecisionMade,
   Entry,
   EntryKind,
   FollowUp,
@@ -20,6 +22,9 @@ import type {
   OwnerAnswer,
   PartChosen,
   Payloads,
+  Refitted,
+  Removed,
+  SignedOff,
   TakenIn,
   TimerStarted,
   ToolReading,
@@ -63,6 +68,15 @@ export interface JobView {
   readonly interventions: readonly (InterventionDone & Placed & { readonly epoch: number })[];
   /** The last part chosen for each place. */
   readonly parts: readonly (PartChosen & Placed)[];
+  /** Prices that hold for this job, minor units, by repair; `machine` is another machine. */
+  readonly prices: Readonly<Record<string, number>>;
+  readonly decision: (DecisionMade & Placed) | null;
+  /** What came off, in the order it came off, with how each went back. */
+  readonly removed: readonly (Removed & Placed & { readonly refit: (Refitted & Placed) | null })[];
+  readonly runs: readonly (AcceptanceRun & Placed)[];
+  readonly signedOff: (SignedOff & Placed) | null;
+  /** Line of the last thing done to the machine itself: what was read before it is no final test. */
+  readonly lastChangeSeq: number;
   readonly questions: readonly (OwnerAnswer & Placed)[];
   readonly timers: readonly (TimerStarted & Placed)[];
   readonly followUps: readonly (FollowUp & Placed)[];
@@ -223,6 +237,44 @@ function platesOf(standing: readonly Entry[]): Pick<JobView, "plate" | "capacito
   };
 }
 
+/** The repair that a part chosen for a place is bought for. */
+export const REPAIR_FOR: Readonly<Record<PartChosen["forPart"], string>> = {
+  start: "fit-start-capacitor",
+  run: "fit-run-capacitor",
+};
+
+/** The last word on each price: a part chosen sets the price of its repair. */
+function pricesOf(standing: readonly Entry[]): JobView["prices"] {
+  const said = standing.flatMap((entry): [string, number][] => {
+    if (entry.kind === "priced") return [[entry.payload.of, entry.payload.minor]];
+    if (entry.kind !== "part-chosen") return [];
+    return [[REPAIR_FOR[entry.payload.forPart], entry.payload.priceMinor]];
+  });
+  return Object.fromEntries(said);
+}
+
+const CHANGES: ReadonlySet<EntryKind> = new Set(["intervention", "opened", "closed", "removed", "refitted"]);
+
+function backTogetherOf(
+  standing: readonly Entry[],
+): Pick<JobView, "removed" | "runs" | "signedOff" | "decision" | "lastChangeSeq"> {
+  const [signed, decided] = [lastOf(standing, "signed-off"), lastOf(standing, "decision")];
+  return {
+    removed: ofKind(standing, "removed").map((entry) => {
+      const refit = ofKind(standing, "refitted").findLast(({ payload }) => payload.line === entry.seq);
+      return {
+        ...entry.payload,
+        ...placed(entry),
+        refit: refit ? { ...refit.payload, ...placed(refit) } : null,
+      };
+    }),
+    runs: ofKind(standing, "acceptance-run").map((entry) => ({ ...entry.payload, ...placed(entry) })),
+    signedOff: signed ? { ...signed.payload, ...placed(signed) } : null,
+    decision: decided ? { ...decided.payload, ...placed(decided) } : null,
+    lastChangeSeq: standing.filter(({ kind }) => CHANGES.has(kind)).at(-1)?.seq ?? 0,
+  };
+}
+
 /** Entries in order to what the job says now. Pure; the same entries always give the same view. */
 export function reduceJob(jobId: number, entries: readonly Entry[], ground: JobGround): JobView {
   const struck = struckSeqs(entries);
@@ -245,6 +297,8 @@ export function reduceJob(jobId: number, entries: readonly Entry[], ground: JobG
       ofKind(standing, "part-chosen").map((entry) => ({ ...entry.payload, ...placed(entry) })),
       ({ forPart }) => forPart,
     ),
+    prices: pricesOf(standing),
+    ...backTogetherOf(standing),
     questions: latestBy(
       ofKind(standing, "owner-answer").map((entry) => ({ ...entry.payload, ...placed(entry) })),
       ({ question }) => question,

@@ -21,6 +21,3 @@ export const STAGE_LABELS: Readonly<Record<Stage, string>> = {
   "put-back": "Put back",
   "sign-off": "Sign off",
 };
-
-/** Stages that have a screen. A stage joins with the screen that does its work. */
-export const OPEN_STAGES: readonly Stage[] = ["take-in", "make-safe", "isolate", "measure", "match"];

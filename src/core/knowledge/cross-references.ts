@@ -74,16 +74,18 @@ function machineReferences(tables: Tables): Issue[] {
 function catalogueReferences(tables: Tables): Issue[] {
   const set = (rows: readonly { readonly id: string }[]): ReadonlySet<string> =>
     new Set(rows.map(({ id }) => id));
-  const [stations, families, access, faults] = [
+  const [stations, families, access, faults, repairs] = [
     set(tables.stations),
     set(tables.families),
     set(tables.access),
     set(tables.faults),
+    set(tables.repairs),
   ];
   const moves = new Map(tables.moves.map((move) => [move.id, move]));
   return [
     ...tables.faults.flatMap((row, index) => [
       ...notIn(stations, "faults", index, "station", [row.station]),
+      ...notIn(repairs, "faults", index, "repair", [row.fix.repair]),
       ...notIn(families, "faults", index, "family", [...row.families, ...Object.keys(row.odds)]),
       ...notIn(
         faults,

@@ -88,7 +88,7 @@ export const TABLES = {
     outcomes: ids().min(2),
     words: table(yup.string().required()),
   }),
-  stations: row({ label: words(), order: finiteNumber().required() }),
+  stations: row({ label: words(), order: finiteNumber().required(), inMotor: yup.boolean().required() }),
   conditions: row({
     values: ids().min(2),
     kind: yup
@@ -103,12 +103,12 @@ export const TABLES = {
     odds: table(chance().positive()),
     leadsTo: yup.array(strictObject({ fault: words(), chance: chance() }).required()).required(),
     provenBy: yup.array(strictObject({ moveId: words(), outcomeId: words() }).required()).required(),
-    fix: strictObject({
-      label: words(),
-      minutes: finiteNumber().required().positive(),
-      partMinor: finiteNumber().required().min(0),
-      success: chance(),
-    }).required(),
+    fix: strictObject({ repair: words(), success: chance() }).required(),
+  }),
+  repairs: row({
+    label: words(),
+    minutes: finiteNumber().required().positive(),
+    partMinor: finiteNumber().required().min(0),
   }),
   effects: row({
     fault: words(),

@@ -70,6 +70,17 @@ export interface Station {
   readonly id: string;
   readonly label: string;
   readonly order: number;
+  /** Whether it is part of the motor: another motor brings a new one. */
+  readonly inMotor: boolean;
+  readonly provenance: Provenance;
+}
+
+/** Something done to cure a fault: minutes at the bench and the part, minor units. */
+export interface Repair {
+  readonly id: string;
+  readonly label: string;
+  readonly minutes: number;
+  readonly partMinor: number;
   readonly provenance: Provenance;
 }
 
@@ -92,13 +103,8 @@ export interface Fault {
   /** What it brings about, with the chance that it does. */
   readonly leadsTo: readonly { readonly fault: string; readonly chance: number }[];
   readonly provenBy: readonly { readonly moveId: string; readonly outcomeId: string }[];
-  /** The usual cure: minutes, parts in minor units, chance that it cures. */
-  readonly fix: {
-    readonly label: string;
-    readonly minutes: number;
-    readonly partMinor: number;
-    readonly success: number;
-  };
+  /** The usual cure and the chance that it cures. */
+  readonly fix: { readonly repair: string; readonly success: number };
   readonly provenance: Provenance;
 }
 
@@ -228,6 +234,7 @@ export interface Knowledge {
   readonly stations: readonly Station[];
   readonly conditions: readonly Condition[];
   readonly faults: readonly Fault[];
+  readonly repairs: readonly Repair[];
   readonly effects: readonly Effect[];
   readonly outcomes: readonly OutcomeRow[];
   readonly numeric: readonly NumericRow[];

@@ -30,9 +30,17 @@ const BANDS: readonly { readonly band: Band; readonly title: string; readonly em
 /** Late stages first: what is nearest to leaving the bench is done first; the dangerous waits for nobody. */
 const CODE_ORDER: readonly string[] = [
   "now/failed-check",
+  "now/sign-off",
+  "now/run",
+  "now/final-tests",
+  "now/put-back",
+  "now/fit",
+  "now/run-failed",
+  "now/replace",
   "now/part-faulty",
   "now/part-chosen",
   "now/measure-capacitor",
+  "now/isolate",
   "now/make-safe",
   "now/dead-checks",
   "now/family",
@@ -121,6 +129,23 @@ function BenchLine({ standing, zone }: { readonly standing: Standing; readonly z
   );
 }
 
+/** What is signed off, folded: it stands here no more, and its log is one tap away. */
+function Gone({ lines, zone }: { readonly lines: readonly Standing[]; readonly zone: string }) {
+  if (lines.length === 0) return null;
+  return (
+    <details className="mt-4">
+      <summary className="min-h-11 cursor-pointer border-ring border-b-2 py-2 font-bold text-lg">
+        Signed off <span className="num font-normal text-soft">{lines.length}</span>
+      </summary>
+      <ul>
+        {lines.map((one) => (
+          <BenchLine key={one.view.jobId} standing={one} zone={zone} />
+        ))}
+      </ul>
+    </details>
+  );
+}
+
 function Empty() {
   return (
     <div className="move mt-4 px-6 py-8">
@@ -171,6 +196,7 @@ export function BenchScreen({ jobs, shop }: { readonly jobs: readonly BenchJob[]
           </section>
         );
       })}
+      <Gone lines={standing.filter(({ step }) => step.band === "gone")} zone={zone} />
     </PlainFrame>
   );
 }

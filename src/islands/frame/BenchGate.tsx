@@ -8,6 +8,8 @@ interface GateProps {
   readonly need: BenchNeed;
   readonly screen: JobScreen;
   readonly about: string;
+  /** The honest way round, for what was done already. */
+  readonly late?: string;
   onSettled(): void;
   onAfterwards(): void;
 }
@@ -19,7 +21,15 @@ const GAP_WORDS: Readonly<Record<string, string>> = {
 };
 
 /** What stands between a reading and the log, with the honest way round for one that was taken already. */
-export function BenchGate({ screen, stage, need, about, onSettled, onAfterwards }: GateProps) {
+export function BenchGate({
+  screen,
+  stage,
+  need,
+  about,
+  late = "It was read before: keep it as entered afterwards",
+  onSettled,
+  onAfterwards,
+}: GateProps) {
   const gaps = screen.gaps(need);
   const isPlug = gaps[0] === "plug" || gaps[0] === "battery";
   return (
@@ -37,7 +47,7 @@ export function BenchGate({ screen, stage, need, about, onSettled, onAfterwards 
             </a>
           )}
           <button type="button" className="btn btn-outline" onClick={onAfterwards}>
-            It was read before: keep it as entered afterwards
+            {late}
           </button>
         </div>
       </div>

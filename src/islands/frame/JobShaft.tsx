@@ -1,5 +1,5 @@
 import type { CollarState } from "@/core/job/next-step";
-import { OPEN_STAGES, STAGE_LABELS, STAGES, type Stage } from "@/core/job/stages";
+import { STAGE_LABELS, STAGES, type Stage } from "@/core/job/stages";
 
 const STATE_WORDS: Readonly<Record<CollarState, string>> = {
   done: "done",
@@ -10,11 +10,10 @@ const STATE_WORDS: Readonly<Record<CollarState, string>> = {
 interface CollarProps {
   readonly state: CollarState;
   readonly isNow: boolean;
-  readonly isOpen: boolean;
 }
 
 /** Thick when you are on it, solid when done, notched when it needs attention, a thin ring when to come. */
-export function Collar({ state, isNow, isOpen }: CollarProps) {
+export function Collar({ state, isNow }: CollarProps) {
   if (isNow)
     return (
       <g>
@@ -25,15 +24,7 @@ export function Collar({ state, isNow, isOpen }: CollarProps) {
   if (state === "done") return <rect x="15" y="6" width="30" height="18" rx="2" className="fill-ink" />;
   if (state === "attention") return <path d="M15 6h30v18H15v-6h7v-6h-7z" className="fill-ink" />;
   return (
-    <rect
-      x="18"
-      y="10"
-      width="24"
-      height="10"
-      rx="2"
-      className={isOpen ? "fill-paper stroke-ring" : "fill-paper stroke-steel"}
-      strokeWidth="2"
-    />
+    <rect x="18" y="10" width="24" height="10" rx="2" className="fill-paper stroke-ring" strokeWidth="2" />
   );
 }
 
@@ -45,12 +36,11 @@ interface ShaftProps {
 
 function StageLink({ stage, jobId, now, collars }: ShaftProps & { readonly stage: Stage }) {
   const isNow = stage === now;
-  const isOpen = OPEN_STAGES.includes(stage);
   const state = collars[stage];
   const body = (
     <>
       <svg viewBox="0 0 60 30" className="h-[30px] w-[48px] shrink-0 md:w-[60px]" aria-hidden="true">
-        <Collar state={state} isNow={isNow} isOpen={isOpen} />
+        <Collar state={state} isNow={isNow} />
       </svg>
       <span className={`hidden md:inline ${isNow ? "font-bold" : state === "done" ? "" : "text-soft"}`}>
         {STAGE_LABELS[stage]}
@@ -59,7 +49,7 @@ function StageLink({ stage, jobId, now, collars }: ShaftProps & { readonly stage
   );
   const label = `${STAGE_LABELS[stage]}, ${isNow ? "you are here" : STATE_WORDS[state]}`;
   const look = "relative flex h-12 w-12 items-center justify-center md:h-[78px] md:w-full md:justify-start";
-  return isOpen ? (
+  return (
     <a
       className={look}
       href={`/jobs/${jobId}/${stage}`}
@@ -68,10 +58,6 @@ function StageLink({ stage, jobId, now, collars }: ShaftProps & { readonly stage
     >
       {body}
     </a>
-  ) : (
-    <span className={look} role="img" aria-label={`${STAGE_LABELS[stage]}, to come`}>
-      {body}
-    </span>
   );
 }
 
@@ -112,7 +98,7 @@ export function MiniShaft({ now, collars }: Omit<ShaftProps, "jobId">) {
       <rect x="0" y="13" width="184" height="4" className="fill-steel" />
       {STAGES.map((stage, index) => (
         <g key={stage} transform={`translate(${index * 23} 0) scale(0.42 1) translate(0 0)`}>
-          <Collar state={collars[stage]} isNow={stage === now} isOpen={OPEN_STAGES.includes(stage)} />
+          <Collar state={collars[stage]} isNow={stage === now} />
         </g>
       ))}
     </svg>

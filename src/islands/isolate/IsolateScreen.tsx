@@ -7,10 +7,11 @@ import { formatMoney } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { JobFrame } from "../frame/JobFrame";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
+import { NotCovered } from "../isolation/NotCovered";
+import { useIsolation } from "../isolation/use-isolation";
 import { NextMove } from "./NextMove";
 import { FoldedPath, PowerPath } from "./PowerPath";
 import { StopCall, Suspects } from "./Suspects";
-import { useIsolation } from "./use-isolation";
 
 interface ReadyProps {
   readonly screen: JobScreen;
@@ -142,24 +143,7 @@ function Body({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sho
     );
   if (state.kind === "ready")
     return <Ready screen={screen} shop={shop} isolation={state.isolation} knowledge={state.knowledge} />;
-  return (
-    <div className="move px-5 py-5">
-      <h1 className="font-bold text-[30px] leading-tight">Isolation cannot help with this one yet</h1>
-      {state.issues.map(({ message }) => (
-        <p key={message} className="mt-2 text-lg">
-          {message}
-        </p>
-      ))}
-      <p className="mt-4 flex flex-wrap gap-3">
-        <a className="btn btn-primary" href={`/jobs/${screen.job.jobId}/take-in`}>
-          Change the kind of motor
-        </a>
-        <a className="btn btn-outline" href={`/jobs/${screen.job.jobId}/measure`}>
-          Measure
-        </a>
-      </p>
-    </div>
-  );
+  return <NotCovered jobId={screen.job.jobId} issues={state.issues} />;
 }
 
 /** Isolate: where along the power path the fault sits, and the cheapest way to find out. */

@@ -6,10 +6,11 @@ import { Choices } from "../fields/Choices";
 import { Problem } from "../fields/Problem";
 import { BenchGate } from "../frame/BenchGate";
 import type { JobScreen } from "../frame/use-job-screen";
+import { faultLabel } from "../isolation/names";
 import { usePost } from "../state/use-post";
+import { inSentence } from "../words/in-sentence";
 import { CapacitorReading } from "./CapacitorReading";
 import type { MoveProps } from "./move-props";
-import { faultLabel, inSentence } from "./names";
 
 type Circumstance = "cold" | "hot" | "loaded";
 const CIRCUMSTANCES: readonly { readonly value: Circumstance; readonly label: string }[] = [

@@ -4,8 +4,9 @@ import type { JobView } from "@/core/job/reduce";
 import type { Knowledge } from "@/core/knowledge/types";
 import { formatChance, formatMoney } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
+import { faultLabel, repairLabel } from "../isolation/names";
+import { inSentence } from "../words/in-sentence";
 import { lineWords } from "../words/ledger";
-import { faultLabel, inSentence } from "./names";
 
 const SHOWN = 5;
 const LEAST_SHOWN = 0.01;
@@ -110,8 +111,7 @@ export function StopCall({
 }: Pick<SuspectsProps, "isolation" | "knowledge" | "shop">) {
   const { currency } = shop.settings;
   const first = isolation.moves[0];
-  const leading = isolation.suspects[0];
-  const fix = knowledge.faults.find(({ id }) => id === leading?.roots[0])?.fix.label;
+  const fix = isolation.trials[0]?.repairs.map((repair) => repairLabel(knowledge, repair)).join(", ");
   const money = (minor: number): string => formatMoney(Math.round(minor), currency);
   return (
     <div

@@ -1,16 +1,16 @@
-import { type ReactNode, useState } from "react";
+import { useState } from "react";
 import { failedChecks, owedChecks } from "@/core/job/next-step";
 import type { JobView } from "@/core/job/reduce";
 import type { Shop } from "@/core/shop/shop";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
+import { DeadChecks } from "../frame/DeadChecks";
 import { JobFrame } from "../frame/JobFrame";
+import { Part } from "../frame/Part";
 import { PlugQuestion } from "../frame/PlugQuestion";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
-import { VerdictMark } from "../frame/VerdictMark";
 import { useAwake } from "../state/awake";
 import { usePost } from "../state/use-post";
-import { DeadChecks } from "./DeadChecks";
 import { StoredCharge } from "./StoredCharge";
 
 type Step = "plug" | "checks" | "charge";
@@ -22,44 +22,6 @@ const PLUG_TITLES: Readonly<Record<JobView["machine"]["connection"], string>> = 
   fixed: "Is it isolated?",
   battery: "Is the battery out?",
 };
-
-interface PartProps {
-  readonly title: string;
-  readonly isNow: boolean;
-  readonly isDone: boolean;
-  readonly done: string;
-  readonly children: ReactNode;
-}
-
-/** One of the three parts: large while it is the thing to do, one line once it is done. */
-function Part({ title, isNow, isDone, done, children }: PartProps) {
-  const [isOpen, setIsOpen] = useState(false);
-  const isShown = isNow || isOpen;
-  return (
-    <section aria-label={title} className={isNow ? "move mb-3 px-5 py-4" : "sheet mb-3 px-5 py-1"}>
-      <div className="flex min-h-11 flex-wrap items-center gap-3">
-        <VerdictMark shape={isDone ? "passed" : "not-known"} />
-        <h2
-          className={isNow ? "font-bold text-[30px] leading-tight tracking-tight" : "font-semibold text-lg"}
-        >
-          {title}
-        </h2>
-        {isDone ? <span className="text-soft">{done}</span> : null}
-        {isNow ? null : (
-          <button
-            type="button"
-            className="ml-auto min-h-11 text-teal underline underline-offset-4"
-            aria-expanded={isOpen}
-            onClick={() => setIsOpen(!isOpen)}
-          >
-            {isOpen ? "fold" : isDone ? "change" : "look"}
-          </button>
-        )}
-      </div>
-      {isShown ? <div className="pt-2 pb-2">{children}</div> : null}
-    </section>
-  );
-}
 
 function Stop({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
   const failed = failedChecks(job).map(
@@ -159,7 +121,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
         isDone={owed.length === 0}
         done="all passed"
       >
-        <DeadChecks job={job} shop={shop} isPlugOut={isPlugOut} />
+        <DeadChecks job={job} shop={shop} isPlugOut={isPlugOut} stage="make-safe" since={0} />
       </Part>
       <Part
         title="Is anything charged?"

@@ -1,6 +1,8 @@
+import type { Refitted } from "@/core/job/entry";
 import type { LedgerLine } from "@/core/job/reduce";
-import { formatDay, formatDuration, formatReading, formatText } from "@/core/quantity/format";
+import { formatDay, formatDuration, formatMoney, formatReading, formatText } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
+import { RUN_RESULT, RUN_WORDS, SIGN_OFF_WORDS } from "./runs";
 import { reasonWords, VERDICT_WORDS } from "./said";
 
 const EVIDENCE: Readonly<Record<string, string>> = {
@@ -83,6 +85,12 @@ function answerWords(payload: Extract<LedgerLine, { kind: "answer" }>["payload"]
   return `${move?.title ?? payload.moveId}: ${answer}${payload.taken === "afterwards" ? ", entered afterwards" : ""}`;
 }
 
+const REFIT: Readonly<Record<Refitted["how"], string>> = {
+  back: "Back on",
+  replaced: "New one fitted",
+  "left-out": "Left out",
+};
+
 /** One line of the ledger in words. */
 export function lineWords(line: LedgerLine, shop: Shop): string {
   switch (line.kind) {
@@ -108,6 +116,18 @@ export function lineWords(line: LedgerLine, shop: Shop): string {
       return `Done: ${line.payload.label}`;
     case "part-chosen":
       return `Part chosen: ${line.payload.label}${line.payload.fit === "fit" ? "" : `, ${line.payload.fit === "note" ? "with a note" : "for a while only"}`}`;
+    case "priced":
+      return `Price, ${line.payload.of === "machine" ? "another machine" : line.payload.of.replaceAll("-", " ")}: ${formatMoney(line.payload.minor, shop.settings.currency)}`;
+    case "decision":
+      return `Decided: ${line.payload.label}${line.payload.overrideWhy ? `, without proof: ${line.payload.overrideWhy}` : ""}`;
+    case "removed":
+      return `Off: ${line.payload.count > 1 ? `${line.payload.count} × ` : ""}${line.payload.what}${line.payload.where ? `, ${line.payload.where}` : ""}`;
+    case "refitted":
+      return `${REFIT[line.payload.how]} (line ${line.payload.line})${line.payload.why ? `: ${line.payload.why}` : ""}`;
+    case "acceptance-run":
+      return `Run, ${RUN_WORDS[line.payload.circumstance]}, ${line.payload.minutes} min: ${RUN_RESULT[line.payload.result]}`;
+    case "signed-off":
+      return `Signed off: ${SIGN_OFF_WORDS[line.payload.word].toLowerCase()}`;
     case "not-done":
       return `Not done: ${line.payload.what}, ${line.payload.why}`;
     case "owner-answer":

@@ -1,5 +1,7 @@
 import type { NextStep } from "@/core/job/next-step";
 import { formatDay, formatInstant } from "@/core/quantity/format";
+import { inSentence } from "./in-sentence";
+import { SIGN_OFF_WORDS } from "./runs";
 
 type Words = (step: NextStep, zone: string) => string;
 const param = (step: NextStep, key: string): string => String(step.params[key] ?? "");
@@ -13,7 +15,16 @@ const STEPS: Readonly<Record<string, Words>> = {
     param(step, "moveId") === "start-capacitance"
       ? "Start capacitor is bad: a new one is needed"
       : "Run capacitor is bad: a new one is needed",
-  "now/part-chosen": (step) => `Fit it: ${param(step, "label")}`,
+  "now/part-chosen": (step) => `Decide: ${param(step, "label")} is chosen`,
+  "now/fit": (step) => `Do the repair: ${inSentence(param(step, "label"))}`,
+  "now/put-back": (step) => `Put back: ${param(step, "left")} left, covers before power`,
+  "now/final-tests": () => "Final tests of its class",
+  "now/run": () => "Run it as the complaint comes",
+  "now/run-failed": () => "The complaint is still there: look further",
+  "now/sign-off": () => "Sign off",
+  "now/replace": () => "Another machine: tell the owner and sign off",
+  gone: (step) => SIGN_OFF_WORDS[param(step, "word") as keyof typeof SIGN_OFF_WORDS] ?? "",
+  "now/isolate": () => "Find the fault: the next move waits",
   "now/measured": () => "Capacitor is good: look further",
   "now/nothing-to-measure": () => "No capacitor in this kind of motor: look further",
   "now/make-safe": () => "Make safe: plug and charge",

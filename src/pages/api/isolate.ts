@@ -45,6 +45,18 @@ const answer = strictObject({
         .required(),
     )
     .required(),
+  trials: yup
+    .array(
+      strictObject({
+        repairs: ids(),
+        chance: yup.number().required(),
+        cures: yup.number().required(),
+        cost: yup.number().required(),
+        minutes: yup.number().required(),
+        partMinor: yup.number().required(),
+      }).required(),
+    )
+    .required(),
   stop: strictObject({ advised: yup.boolean().required(), trialCost: yup.number().required() }).required(),
   isTierRaised: yup.boolean().required(),
   conflicts: yup

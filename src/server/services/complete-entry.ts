@@ -13,6 +13,14 @@ import { applyBenchEvent, type BenchEvent } from "@/core/safety/bench-state";
 import { judgeDeadCheck } from "@/core/safety/dead-checks";
 import type { Executor } from "@/server/db/executor";
 import { looseReading } from "@/server/repositories/loose-readings";
+import {
+  completeDecision,
+  completeIntervention,
+  completePrice,
+  completeSignOff,
+  type DecisionDraft,
+  type SignOffDraft,
+} from "./complete-repair";
 import type { Ground } from "./ground";
 import { runTool } from "./run-tool";
 
@@ -20,7 +28,10 @@ import { runTool } from "./run-tool";
 export type Draft =
   | { readonly kind: "reading"; readonly payload: ToolDraft | LooseDraft | CheckDraft }
   | { readonly kind: "bench-state"; readonly payload: BenchDraft }
-  | Exclude<NewEntry, { kind: "reading" | "bench-state" }>;
+  | { readonly kind: "intervention"; readonly payload: { readonly repair: string } }
+  | { readonly kind: "decision"; readonly payload: DecisionDraft }
+  | { readonly kind: "signed-off"; readonly payload: SignOffDraft }
+  | Exclude<NewEntry, { kind: "reading" | "bench-state" | "intervention" | "decision" | "signed-off" }>;
 
 interface ToolDraft {
   readonly of: "tool";
@@ -49,6 +60,11 @@ type BenchDraft =
 export interface Completed {
   readonly entry: NewEntry;
   readonly need: BenchNeed;
+}
+
+/** A completed entry that needs nothing of the bench. */
+function needingNothing(entry: Result<NewEntry>): Result<Completed> {
+  return entry.ok ? plain(entry.value) : entry;
 }
 
 function plain(entry: NewEntry): Result<Completed> {
@@ -303,6 +319,20 @@ export async function completeEntry(
     const tried = applyBenchEvent(view.bench, event.value, now, view.machine, ground.limits);
     return tried.ok ? plain({ kind: "bench-state", payload: event.value }) : tried;
   }
-  if (draft.kind === "part-chosen") return completePart(draft, view, ground);
-  return draft.kind === "answer" ? completeAnswer(draft, ground) : unknownIds(draft, ground);
+  switch (draft.kind) {
+    case "part-chosen":
+      return completePart(draft, view, ground);
+    case "answer":
+      return completeAnswer(draft, ground);
+    case "intervention":
+      return needingNothing(completeIntervention(draft.payload.repair, view, ground));
+    case "priced":
+      return needingNothing(completePrice(draft.payload, ground));
+    case "decision":
+      return needingNothing(await completeDecision(draft.payload, view, ground));
+    case "signed-off":
+      return needingNothing(completeSignOff(draft.payload, view, ground));
+    default:
+      return unknownIds(draft, ground);
+  }
 }

@@ -14,6 +14,7 @@ import moves from "@/knowledge/moves.json";
 import numeric from "@/knowledge/numeric.json";
 import outcomes from "@/knowledge/outcomes.json";
 import regions from "@/knowledge/regions.json";
+import repairs from "@/knowledge/repairs.json";
 import signs from "@/knowledge/signs.json";
 import sources from "@/knowledge/sources.json";
 import stations from "@/knowledge/stations.json";
@@ -33,6 +34,7 @@ export const RAW_KNOWLEDGE = {
   numeric,
   outcomes,
   regions,
+  repairs,
   signs,
   sources,
   stations,

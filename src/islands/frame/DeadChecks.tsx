@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { JobView } from "@/core/job/reduce";
+import type { Stage } from "@/core/job/stages";
 import type { DeadCheck } from "@/core/knowledge/types";
 import { formatReading, formatText } from "@/core/quantity/format";
 import { checksFor } from "@/core/safety/dead-checks";
@@ -7,20 +8,27 @@ import type { Shop } from "@/core/shop/shop";
 import { Problem } from "../fields/Problem";
 import { ReadingField } from "../fields/ReadingField";
 import { useReadingField } from "../fields/use-reading-field";
-import { VerdictMark } from "../frame/VerdictMark";
 import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
+import { VerdictMark } from "./VerdictMark";
 
 interface CheckProps {
   readonly job: JobView;
   readonly check: DeadCheck;
   readonly shop: Shop;
   readonly isPlugOut: boolean;
+  readonly stage: Stage;
+  /** Answers up to this line do not count: something was done to the machine since. */
+  readonly since: number;
 }
 
 const LOOKS = ["sound", "damaged", "not sure"] as const;
 
-function Look({ job, check }: CheckProps) {
+function lastAnswer({ job, check, since }: CheckProps) {
+  return job.deadChecks.find(({ checkId, seq }) => checkId === check.id && seq > since);
+}
+
+function Look({ job, check, stage }: CheckProps) {
   const { post, problem, isBusy } = usePost(job.jobId);
   return (
     <div className="flex flex-wrap gap-2">
@@ -33,7 +41,7 @@ function Look({ job, check }: CheckProps) {
           onClick={() =>
             post({
               kind: "reading",
-              stage: "make-safe",
+              stage,
               payload: { of: "dead-check", checkId: check.id, entered, taken: "now" },
             })
           }
@@ -46,7 +54,7 @@ function Look({ job, check }: CheckProps) {
   );
 }
 
-function Measured({ job, check, isPlugOut }: CheckProps & { readonly check: DeadCheck }) {
+function Measured({ job, check, isPlugOut, stage }: CheckProps) {
   const quantity = check.quantity === "insulation" ? "insulation" : "resistance";
   const [text, setText, clear] = useDraft(`check:${job.jobId}:${check.id}`, "");
   const { ask } = usePost(job.jobId);
@@ -57,7 +65,7 @@ function Measured({ job, check, isPlugOut }: CheckProps & { readonly check: Dead
     const taken = isPlugOut ? "now" : "afterwards";
     const issues = await ask({
       kind: "reading",
-      stage: "make-safe",
+      stage,
       payload: { of: "dead-check", checkId: check.id, entered, taken },
     });
     if (issues.length === 0) clear();
@@ -77,8 +85,9 @@ function Measured({ job, check, isPlugOut }: CheckProps & { readonly check: Dead
   );
 }
 
-function Answer({ job, check, shop }: CheckProps) {
-  const last = job.deadChecks.find(({ checkId }) => checkId === check.id);
+function Answer(props: CheckProps) {
+  const { check, shop } = props;
+  const last = lastAnswer(props);
   if (!last) return null;
   const shown = last.reading ? formatReading(last.reading) : { number: last.entered, unit: "" };
   const row = Object.values(shop.limits).find(
@@ -104,8 +113,8 @@ function Answer({ job, check, shop }: CheckProps) {
 }
 
 function Check(props: CheckProps) {
-  const { check, job } = props;
-  const last = job.deadChecks.find(({ checkId }) => checkId === check.id);
+  const { check } = props;
+  const last = lastAnswer(props);
   const [isAgain, setIsAgain] = useState(false);
   const isOpen = isAgain || last === undefined || last.verdict === "undecided";
   return (
@@ -133,18 +142,17 @@ function Check(props: CheckProps) {
   );
 }
 
-/** The dead checks that this machine's class owes before its first plug-in. */
-export function DeadChecks({ job, shop, isPlugOut }: Omit<CheckProps, "check">) {
+/** The checks that this machine's class owes: before its first plug-in, and again before it leaves. */
+export function DeadChecks(props: Omit<CheckProps, "check">) {
+  const { job, shop, since } = props;
   const owed = checksFor(shop.deadChecks, job.takenIn?.protectionClass ?? "not-known");
   return (
     <ul>
       {owed.map((check) => (
         <Check
-          key={`${check.id}:${job.deadChecks.find(({ checkId }) => checkId === check.id)?.seq ?? 0}`}
-          job={job}
+          key={`${check.id}:${job.deadChecks.find(({ checkId }) => checkId === check.id)?.seq ?? 0}:${since}`}
+          {...props}
           check={check}
-          shop={shop}
-          isPlugOut={isPlugOut}
         />
       ))}
     </ul>

@@ -6,7 +6,6 @@ export function faultLabel(knowledge: Knowledge, id: string): string {
     : (knowledge.faults.find((fault) => fault.id === id)?.label ?? id);
 }
 
-/** A label inside a sentence: only its first letter goes small, since units keep their capitals. */
-export function inSentence(label: string): string {
-  return `${label.charAt(0).toLowerCase()}${label.slice(1)}`;
+export function repairLabel(knowledge: Pick<Knowledge, "repairs">, id: string): string {
+  return knowledge.repairs.find((repair) => repair.id === id)?.label ?? id;
 }

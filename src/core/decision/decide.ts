@@ -1,0 +1,102 @@
+import { leastWorthTrying } from "../cost/trial-cost";
+import { type DecisionCase, type Route, type RouteId, routes } from "./routes";
+
+export interface Decision {
+  readonly routes: Readonly<Record<RouteId, Route>>;
+  readonly best: Route;
+  /** The route that comes second: what the best is held against. */
+  readonly next: Route;
+  /** Price of another machine below which no repair is worth trying; null where there is none to try. */
+  readonly machineFlip: number | null;
+  /**
+   * Price of the first repair, time and part together, up to which trying repairs stays the cheapest route; null where
+   * it is not the cheapest now, or where nothing it could cost changes that.
+   */
+  readonly firstRepairFlip: number | null;
+  readonly refused: readonly RefusedRepair[];
+}
+
+/** A repair that would only change what the fault brought about. */
+export interface RefusedRepair {
+  readonly repair: string;
+  readonly fault: string;
+  /** What would bring it about again. */
+  readonly root: string;
+}
+
+export interface Leading {
+  readonly roots: readonly string[];
+  readonly consequences: readonly string[];
+}
+
+/** A repair with less chance than this of being the cure is none. */
+const LEAST_CURE = 0.05;
+const SEARCH_STEPS = 60;
+
+/** Repairs that only change the consequence: the fuse that a seized bearing opened. They are refused, whatever they cost. */
+export function refusedRepairs(
+  leading: Leading | undefined,
+  trials: DecisionCase["trials"],
+  faults: readonly { readonly id: string; readonly fix: { readonly repair: string } }[],
+): RefusedRepair[] {
+  const root = leading?.roots[0];
+  if (leading === undefined || root === undefined) return [];
+  const repairOf = (fault: string): string | undefined => faults.find(({ id }) => id === fault)?.fix.repair;
+  return leading.consequences.flatMap((fault) => {
+    const repair = repairOf(fault);
+    if (repair === undefined || leading.roots.some((one) => repairOf(one) === repair)) return [];
+    const alone = trials.find(({ repairs }) => repairs.length === 1 && repairs[0] === repair);
+    return (alone?.cures ?? 0) < LEAST_CURE ? [{ repair, fault, root }] : [];
+  });
+}
+
+function withFirstAt(kase: DecisionCase, first: Route["steps"][number], cost: number): DecisionCase {
+  return { ...kase, trials: kase.trials.map((trial) => (trial === first ? { ...trial, cost } : trial)) };
+}
+
+/** Bisection on a mean that never falls as the price rises. */
+function firstRepairFlip(kase: DecisionCase, part: Route, others: number): number | null {
+  const [first] = part.steps;
+  if (!first || part.mean >= others) return null;
+  const mean = (cost: number): number => routes(withFirstAt(kase, first, cost)).part.mean;
+  let [low, high] = [first.cost, first.cost + 2 * kase.machineMinor];
+  if (mean(high) < others) return null;
+  for (let step = 0; step < SEARCH_STEPS; step += 1) {
+    const middle = (low + high) / 2;
+    if (mean(middle) < others) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
+/** What to do about the machine: three routes by expected cost, and where the answer flips. A case without trials gives replacement. */
+export function decide(
+  kase: DecisionCase,
+  leading: Leading | undefined,
+  faults: Parameters<typeof refusedRepairs>[2],
+): Decision {
+  const all = routes(kase);
+  const { part, motor, replace } = all;
+  const open = part.steps.length > 0 ? [part, motor, replace] : [replace, motor];
+  const inOrder = [...open].sort((one, other) => one.mean - other.mean);
+  const [best = replace, next = motor] = inOrder;
+  const least = leastWorthTrying(kase.trials);
+  return {
+    routes: all,
+    best,
+    next,
+    machineFlip: Number.isFinite(least) ? least : null,
+    firstRepairFlip: firstRepairFlip(kase, part, Math.min(motor.mean, replace.mean)),
+    refused: refusedRepairs(leading, kase.trials, faults),
+  };
+}
+
+/** Whether a route buys so much before anything is proved that it must wait for a direct proof. */
+export function needsProof(
+  id: RouteId,
+  first: { readonly partMinor: number } | undefined,
+  machineMinor: number,
+  share: number,
+): boolean {
+  return id !== "part" || (first?.partMinor ?? 0) > share * machineMinor;
+}

@@ -1,0 +1,54 @@
+import { priceOfMinute } from "../cost/price-of-time";
+import { limitOf } from "../knowledge/resolve-limits";
+import type { Knowledge, Limits } from "../knowledge/types";
+import type { DecisionCase, DecisionTrial } from "./routes";
+
+type Tables = Pick<Knowledge, "repairs" | "faults" | "stations">;
+
+const MOTOR = "fit-motor";
+
+/** Price of another machine as somebody said it, or the shop's default. Minor units. */
+export function machinePrice(prices: Readonly<Record<string, number>>, limits: Limits): number {
+  return prices["machine"] ?? limitOf(limits, "machine-price-default").value;
+}
+
+/** Repairs that only ever cure what is part of the motor: another motor makes them needless. */
+function repairsInMotor({ faults, stations, repairs }: Tables): ReadonlySet<string> {
+  const inMotor = new Set(stations.filter((station) => station.inMotor).map(({ id }) => id));
+  return new Set(
+    repairs
+      .filter(({ id }) => {
+        const cured = faults.filter(({ fix }) => fix.repair === id);
+        return cured.length > 0 && cured.every(({ station }) => inMotor.has(station));
+      })
+      .map(({ id }) => id),
+  );
+}
+
+/**
+ * The trials of isolation with the prices of this job, as the decision takes them.
+ * @param labourRateMinor what an hour is charged at; the floor of the limits holds for ranking
+ */
+export function decisionCase(
+  trials: readonly DecisionTrial[],
+  prices: Readonly<Record<string, number>>,
+  labourRateMinor: number,
+  tables: Tables,
+  limits: Limits,
+): DecisionCase {
+  const repairOf: DecisionCase["repairOf"] = (id) => {
+    const repair = tables.repairs.find((one) => one.id === id);
+    return { minutes: repair?.minutes ?? 0, partMinor: prices[id] ?? repair?.partMinor ?? 0 };
+  };
+  const success = Math.min(
+    ...tables.faults.filter(({ fix }) => fix.repair === MOTOR).map(({ fix }) => fix.success),
+  );
+  return {
+    trials,
+    machineMinor: machinePrice(prices, limits),
+    minuteMinor: priceOfMinute(labourRateMinor, limits),
+    motor: { ...repairOf(MOTOR), success },
+    inMotor: repairsInMotor(tables),
+    repairOf,
+  };
+}

@@ -1,0 +1,92 @@
+import { machinePrice } from "../decision/decision-case";
+import type { IsolateRequest } from "../isolation/isolate";
+import type { Access, Knowledge, Limits } from "../knowledge/types";
+import type { BenchState } from "../safety/bench-state";
+import { owedChecks } from "./next-step";
+import type { JobView } from "./reduce";
+
+/** What the request needs to know beside the job. */
+export interface RequestGround {
+  readonly signs: Knowledge["signs"];
+  readonly deadChecks: Knowledge["deadChecks"];
+  readonly access: readonly Access[];
+  readonly limits: Limits;
+  readonly settings: { readonly labourRateMinor: number; readonly currency: string };
+}
+
+/** The bench as it may be relied on at this moment. */
+export interface BenchNow {
+  readonly bench: BenchState;
+  /** Whether hands may go inside. */
+  readonly isMadeSafe: boolean;
+}
+
+/** What stands open, as the access that moves ask for: by the first word of its name. */
+function openedAccess(opened: readonly string[], access: readonly Access[]): string[] {
+  return access
+    .filter(({ label }) =>
+      opened.some((one) => one.toLowerCase().includes(label.split(" ")[0]?.toLowerCase() ?? label)),
+    )
+    .map(({ id }) => id);
+}
+
+/** Signs in the order in which they say most: a machine that hums says more than one that stands. */
+const TELLING_FIRST = ["output-still", "trips", "slow", "hums-still", "noisy", "nothing"];
+
+/** The complaint as the owner's answer, unless the question was asked again since. */
+function ownersReport(job: JobView, signs: Knowledge["signs"]): IsolateRequest["evidence"] {
+  const told = signs
+    .filter(({ id }) => job.complaint?.signs.includes(id))
+    .flatMap(({ tells }) => tells ?? []);
+  const outcomeId = TELLING_FIRST.find((one) => told.includes(one));
+  if (
+    !job.complaint ||
+    outcomeId === undefined ||
+    job.answers.some(({ moveId }) => moveId === "owner-report")
+  )
+    return [];
+  return [{ seq: job.complaint.seq, epoch: 0, circumstance: "cold", moveId: "owner-report", outcomeId }];
+}
+
+/** A job as isolation takes it, with the prices that are known for it. */
+export function isolationRequest(
+  job: JobView,
+  { bench, isMadeSafe }: BenchNow,
+  ground: RequestGround,
+): IsolateRequest {
+  const { labourRateMinor: minor, currency } = ground.settings;
+  return {
+    machine: {
+      family: job.takenIn?.family ?? "not-known",
+      value: { minor: machinePrice(job.prices, ground.limits), currency },
+    },
+    bench: {
+      plug: bench.plug,
+      drained: isMadeSafe,
+      deadChecksPassed: owedChecks(job, ground).length === 0,
+      opened: openedAccess(bench.opened, ground.access),
+    },
+    evidence: [
+      ...ownersReport(job, ground.signs),
+      ...job.answers.map(({ seq, epoch, circumstance, moveId, outcomeId, ratio }) => ({
+        seq,
+        epoch,
+        circumstance,
+        moveId,
+        outcomeId,
+        ...(ratio ? { ratio } : {}),
+      })),
+    ],
+    interventions: job.interventions.map(({ epoch, faultIds, success }) => ({
+      epoch,
+      faultIds: [...faultIds],
+      success,
+    })),
+    costs: {
+      rankingRatePerHour: { minor, currency },
+      partPrices: Object.entries(job.prices)
+        .filter(([of]) => of !== "machine")
+        .map(([repair, price]) => ({ repair, minor: price })),
+    },
+  };
+}

@@ -1,0 +1,98 @@
+import type { Knowledge } from "../knowledge/types";
+import { checksFor } from "../safety/dead-checks";
+import type { AcceptanceRun, Complaint, SignedOff } from "./entry";
+import { stillOff } from "./put-back";
+import type { JobView } from "./reduce";
+
+/** The one word that the log allows, and all that stands against a better one. */
+export interface SignOffWord {
+  readonly word: SignedOff["word"];
+  readonly unproven: readonly string[];
+}
+
+type DeadChecks = Pick<Knowledge, "deadChecks">;
+
+/** A check of the machine's class with its last reading since the last thing done to the machine, if there is one. */
+export interface FinalTest {
+  readonly checkId: string;
+  readonly reading: JobView["deadChecks"][number] | undefined;
+}
+
+/** The tests of the protection class that must follow the last change to the machine. */
+export function finalTests(view: JobView, { deadChecks }: DeadChecks): readonly FinalTest[] {
+  return checksFor(deadChecks, view.takenIn?.protectionClass ?? "not-known").map(({ id }) => ({
+    checkId: id,
+    reading: view.deadChecks.find(({ checkId, seq }) => checkId === id && seq > view.lastChangeSeq),
+  }));
+}
+
+/** Whether a run has tried the machine as the complaint comes; the code of what it lacks otherwise. */
+export function conditionTried(complaint: Complaint | null, run: AcceptanceRun): string | undefined {
+  if (!complaint) return "no-complaint";
+  switch (complaint.circumstance) {
+    case "always":
+      return undefined;
+    case "not-known":
+      return "condition-not-known";
+    case "sometimes":
+      return "condition-sometimes";
+    case "after-minutes":
+      return complaint.afterMinutes !== null && run.minutes >= complaint.afterMinutes
+        ? undefined
+        : "condition-after-minutes";
+    case "cold":
+    case "hot":
+    case "loaded":
+      return run.circumstance === complaint.circumstance ? undefined : `condition-${complaint.circumstance}`;
+  }
+}
+
+/** Runs that tell about the machine as it is now: those after the last thing done to it. */
+function validRuns(view: JobView): JobView["runs"] {
+  return view.runs.filter(({ seq }) => seq > view.lastChangeSeq);
+}
+
+function runGaps(view: JobView): string[] {
+  const runs = validRuns(view);
+  const last = runs.at(-1);
+  if (!last) return ["no-run"];
+  if (last.result !== "gone") return ["run-failed"];
+  const lacks = runs
+    .filter(({ result }) => result === "gone")
+    .map((run) => conditionTried(view.complaint, run));
+  return lacks.some((lack) => lack === undefined) ? [] : [lacks.at(-1) ?? "no-run"];
+}
+
+function testGaps(view: JobView, ground: DeadChecks): string[] {
+  const tests = finalTests(view, ground);
+  const blank = tests
+    .filter(({ reading }) => reading === undefined || reading.verdict === "undecided")
+    .map(({ checkId }) => (checkId === "look-and-cord" ? "final-look" : `final-${checkId}`));
+  return view.takenIn?.protectionClass === "not-known" ? ["class-not-known", ...blank] : blank;
+}
+
+/** Whether a final test failed: such a machine leaves with the word "do not use", whatever else was done. */
+export function hasFailedTest(view: JobView): boolean {
+  return view.deadChecks.some(({ verdict }) => verdict === "failed");
+}
+
+/**
+ * The word that may be printed on the owner's sheet. "Repaired" needs every final test of the protection class after the
+ * last change, something done, a run in the complaint's condition that was clean, and no part fitted for a while only.
+ */
+export function signOffWord(view: JobView, ground: DeadChecks): SignOffWord {
+  const isOff = stillOff(view).length > 0;
+  const unproven = [
+    ...(isOff ? ["parts-off"] : []),
+    ...(view.bench.opened.length > 0 ? ["cover-open"] : []),
+    ...(hasFailedTest(view) ? ["failed-check"] : []),
+    ...testGaps(view, ground),
+    ...(view.interventions.length === 0 ? ["nothing-done"] : []),
+    ...runGaps(view),
+    ...(view.parts.some(({ fit }) => fit === "temporary") ? ["temporary"] : []),
+  ];
+  if (hasFailedTest(view) || isOff || view.bench.opened.length > 0) return { word: "do-not-use", unproven };
+  if (view.interventions.length === 0 || unproven.includes("run-failed"))
+    return { word: "not-repaired", unproven };
+  return { word: unproven.length === 0 ? "repaired" : "not-yet-proven", unproven };
+}

@@ -1,0 +1,232 @@
+import { useState } from "react";
+import { type Decision, decide, needsProof } from "@/core/decision/decide";
+import { decisionCase, machinePrice } from "@/core/decision/decision-case";
+import type { Route } from "@/core/decision/routes";
+import type { Isolation } from "@/core/isolation/isolate";
+import type { JobView } from "@/core/job/reduce";
+import { limitOf } from "@/core/knowledge/resolve-limits";
+import type { Knowledge } from "@/core/knowledge/types";
+import { formatMoney } from "@/core/quantity/format";
+import type { Shop } from "@/core/shop/shop";
+import { Field } from "../fields/Field";
+import { Problem } from "../fields/Problem";
+import { JobFrame } from "../frame/JobFrame";
+import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
+import { NotCovered } from "../isolation/NotCovered";
+import { faultLabel, repairLabel } from "../isolation/names";
+import { useIsolation } from "../isolation/use-isolation";
+import { usePost } from "../state/use-post";
+import { inSentence } from "../words/in-sentence";
+import { decisionSentence, routeLabel } from "../words/routes";
+import { Price } from "./Prices";
+import { RouteShafts } from "./RouteShafts";
+
+interface ReadyProps {
+  readonly job: JobView;
+  readonly shop: Shop;
+  readonly isolation: Isolation;
+  readonly knowledge: Knowledge;
+}
+
+/** What would only change the consequence: named, with its reason, and without a button. */
+function Refused({ decision, knowledge }: { readonly decision: Decision; readonly knowledge: Knowledge }) {
+  if (decision.refused.length === 0) return null;
+  return (
+    <ul aria-label="Refused" className="mt-3 border-[1.5px] border-ink px-4 py-2" data-testid="refused">
+      {decision.refused.map(({ repair, fault, root }) => (
+        <li key={repair}>
+          <b>Not this one: {inSentence(repairLabel(knowledge, repair))}.</b> It changes only the consequence:{" "}
+          {inSentence(faultLabel(knowledge, root))} brought about {inSentence(faultLabel(knowledge, fault))},
+          and would again. It is done together with the cure.
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Cautions({
+  job,
+  decision,
+  shop,
+}: { readonly decision: Decision } & Pick<ReadyProps, "job" | "shop">) {
+  const ceiling = job.takenIn?.ceilingMinor ?? null;
+  const { best } = decision;
+  if (ceiling === null || best.mean <= ceiling) return null;
+  return (
+    <p className="mt-2 font-semibold text-brass">
+      Above the owner's ceiling of {formatMoney(ceiling, shop.settings.currency)}: ring first, and write the
+      answer down.
+    </p>
+  );
+}
+
+interface TakeProps extends ReadyProps {
+  readonly decision: Decision;
+  readonly chosen: Route;
+  onLeave(): void;
+}
+
+/** Taking a route; a dear one without a direct proof asks why. */
+function Take({ job, shop, isolation, knowledge, decision, chosen, onLeave }: TakeProps) {
+  const { post, problem, isBusy } = usePost(job.jobId);
+  const [why, setWhy] = useState("");
+  const isUnproven =
+    !isolation.purchaseGate.open &&
+    needsProof(
+      chosen.id,
+      chosen.steps[0],
+      machinePrice(job.prices, shop.limits),
+      limitOf(shop.limits, "unproven-part-share").value,
+    );
+  const take = async (): Promise<void> => {
+    const payload = { route: chosen.id, overrideWhy: why };
+    if (await post({ kind: "decision", stage: "decide", payload }))
+      window.location.assign(`/jobs/${job.jobId}/${chosen.id === "replace" ? "sign-off" : "put-back"}`);
+  };
+  const isBest = chosen.id === decision.best.id;
+  return (
+    <div className="mt-3">
+      {isUnproven ? (
+        <div className="half-hatched mb-3 max-w-2xl border border-ink p-1.5" data-testid="purchase-gate">
+          <div className="bg-paper px-3 py-2">
+            <p className="mb-2">
+              <b>Nothing has proved the leading suspect directly yet.</b>{" "}
+              <a className="text-teal underline underline-offset-4" href={`/jobs/${job.jobId}/isolate`}>
+                Measure it first
+              </a>
+              , or say why it is bought without.
+            </p>
+            <Field label="Why without proof">
+              {(ids) => (
+                <input
+                  {...ids}
+                  className="input"
+                  value={why}
+                  onChange={(event) => setWhy(event.target.value)}
+                />
+              )}
+            </Field>
+          </div>
+        </div>
+      ) : null}
+      <div className="flex flex-wrap gap-3">
+        <button type="button" className="btn btn-primary btn-loud" disabled={isBusy} onClick={take}>
+          {isBest ? "Take this route" : `Take it: ${inSentence(routeLabel(chosen, knowledge.repairs))}`}
+        </button>
+        {isBest ? null : (
+          <button type="button" className="btn btn-outline" onClick={onLeave}>
+            Leave it
+          </button>
+        )}
+      </div>
+      <Problem text={problem} />
+    </div>
+  );
+}
+
+function Ready({ job, shop, isolation, knowledge }: ReadyProps) {
+  const { currency, labourRateMinor } = shop.settings;
+  const kase = decisionCase(isolation.trials, job.prices, labourRateMinor, knowledge, shop.limits);
+  const decision = decide(kase, isolation.suspects[0], knowledge.faults);
+  const [ownId, setOwnId] = useState<Route["id"] | undefined>(undefined);
+  const chosen = ownId === undefined ? decision.best : decision.routes[ownId];
+  const money = (minor: number): string => formatMoney(Math.round(minor), currency);
+  const isTaken = job.decision !== null && job.decision.label !== "";
+  return (
+    <>
+      <section aria-label="The decision" className="move px-5 py-4">
+        <h1 className="font-bold text-2xl leading-tight tracking-tight md:text-[28px]" data-testid="sentence">
+          {decisionSentence(decision, knowledge.repairs, currency)}
+        </h1>
+        <Cautions job={job} decision={decision} shop={shop} />
+        {isTaken ? (
+          <p className="mt-2 text-soft">
+            Decided before: <b className="text-ink">{job.decision?.label}</b>.{" "}
+            <a className="text-teal underline underline-offset-4" href={`/jobs/${job.jobId}/put-back`}>
+              Go on with it
+            </a>
+          </p>
+        ) : null}
+        <Take
+          key={chosen.id}
+          job={job}
+          shop={shop}
+          isolation={isolation}
+          knowledge={knowledge}
+          decision={decision}
+          chosen={chosen}
+          onLeave={() => setOwnId(undefined)}
+        />
+      </section>
+      <Refused decision={decision} knowledge={knowledge} />
+      <RouteShafts
+        decision={decision}
+        currency={currency}
+        repairs={knowledge.repairs}
+        isBusy={false}
+        onTake={({ id }) => setOwnId(id)}
+      />
+      <section
+        aria-label="What decides it"
+        className="mt-4 grid gap-x-7 gap-y-3 md:grid-cols-2 xl:grid-cols-3"
+      >
+        <Price
+          key={`machine:${job.prices["machine"] ?? ""}`}
+          job={job}
+          currency={currency}
+          of="machine"
+          label="Another machine costs"
+          minor={kase.machineMinor}
+          isAssumed={job.prices["machine"] === undefined}
+          flips={
+            decision.machineFlip === null
+              ? undefined
+              : `Under ${money(decision.machineFlip)} no repair is worth trying.`
+          }
+        />
+        <Price
+          key={`motor:${job.prices["fit-motor"] ?? ""}`}
+          job={job}
+          currency={currency}
+          of="fit-motor"
+          label="Another motor costs"
+          minor={kase.motor.partMinor}
+          isAssumed={job.prices["fit-motor"] === undefined}
+          flips={undefined}
+        />
+        <p className="text-soft">
+          {decision.firstRepairFlip === null
+            ? ""
+            : `The first repair stays the right one up to ${money(decision.firstRepairFlip)} for it, time and part together. `}
+          Time counts at {money(kase.minuteMinor * 60)} an hour; parts from{" "}
+          <a className="text-teal underline underline-offset-4" href={`/jobs/${job.jobId}/match`}>
+            Match
+          </a>{" "}
+          where one is chosen.
+        </p>
+      </section>
+    </>
+  );
+}
+
+function Body({ screen, shop }: { readonly screen: JobScreen; readonly shop: Shop }) {
+  const state = useIsolation(screen, shop);
+  if (state.kind === "working")
+    return (
+      <p role="status" className="py-6 text-lg text-soft">
+        Working out what each route costs …
+      </p>
+    );
+  if (state.kind === "failed") return <NotCovered jobId={screen.job.jobId} issues={state.issues} />;
+  return <Ready job={screen.job} shop={shop} isolation={state.isolation} knowledge={state.knowledge} />;
+}
+
+/** Decide: what to do about the machine, what it costs on average, and where the answer flips. */
+export function DecideScreen({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
+  const screen = useJobScreen(job, shop);
+  return (
+    <JobFrame screen={screen} shop={shop} stage="decide">
+      <Body screen={screen} shop={shop} />
+    </JobFrame>
+  );
+}

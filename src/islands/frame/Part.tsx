@@ -1,0 +1,40 @@
+import { type ReactNode, useState } from "react";
+import { VerdictMark } from "./VerdictMark";
+
+interface PartProps {
+  readonly title: string;
+  readonly isNow: boolean;
+  readonly isDone: boolean;
+  readonly done: string;
+  readonly children: ReactNode;
+}
+
+/** One part of a screen: large while it is the thing to do, one line once it is done. */
+export function Part({ title, isNow, isDone, done, children }: PartProps) {
+  const [isOpen, setIsOpen] = useState(false);
+  const isShown = isNow || isOpen;
+  return (
+    <section aria-label={title} className={isNow ? "move mb-3 px-5 py-4" : "sheet mb-3 px-5 py-1"}>
+      <div className="flex min-h-11 flex-wrap items-center gap-3">
+        <VerdictMark shape={isDone ? "passed" : "not-known"} />
+        <h2
+          className={isNow ? "font-bold text-[30px] leading-tight tracking-tight" : "font-semibold text-lg"}
+        >
+          {title}
+        </h2>
+        {isDone ? <span className="text-soft">{done}</span> : null}
+        {isNow ? null : (
+          <button
+            type="button"
+            className="ml-auto min-h-11 text-teal underline underline-offset-4"
+            aria-expanded={isOpen}
+            onClick={() => setIsOpen(!isOpen)}
+          >
+            {isOpen ? "fold" : isDone ? "change" : "look"}
+          </button>
+        )}
+      </div>
+      {isShown ? <div className="pt-2 pb-2">{children}</div> : null}
+    </section>
+  );
+}

@@ -1,0 +1,71 @@
+import { type Remote, wrap } from "comlink";
+import { useEffect, useMemo, useRef, useState } from "react";
+import type { Isolation } from "@/core/isolation/isolate";
+import { isolationRequest } from "@/core/job/isolation-request";
+import type { Knowledge } from "@/core/knowledge/types";
+import type { Issue } from "@/core/result";
+import type { Shop } from "@/core/shop/shop";
+import type { IsolationWorker } from "@/workers/isolation.worker";
+import type { JobScreen } from "../frame/use-job-screen";
+import { request } from "../state/api";
+
+export type IsolationState =
+  | { readonly kind: "working" }
+  | { readonly kind: "failed"; readonly issues: readonly Issue[] }
+  | { readonly kind: "ready"; readonly isolation: Isolation; readonly knowledge: Knowledge };
+
+function requestOf(screen: JobScreen, shop: Shop, { access }: Knowledge) {
+  const isMadeSafe = screen.gaps("hands-inside").length === 0;
+  return isolationRequest(screen.job, { bench: screen.bench, isMadeSafe }, { ...shop, access });
+}
+
+interface Ready {
+  readonly worker: Remote<IsolationWorker>;
+  readonly knowledge: Knowledge;
+}
+
+/** The worker with its knowledge, once a page. */
+function useWorker(shop: Shop, onFail: (issues: readonly Issue[]) => void): Ready | undefined {
+  const [ready, setReady] = useState<Ready | undefined>(undefined);
+  const failed = useRef(onFail);
+  useEffect(() => {
+    const thread = new Worker(new URL("../../workers/isolation.worker.ts", import.meta.url), {
+      type: "module",
+    });
+    const worker = wrap<IsolationWorker>(thread);
+    void request<Knowledge>("GET", "/api/knowledge").then(async (answer) => {
+      if (!answer.ok) return failed.current(answer.issues);
+      await worker.prepare(answer.value, shop.limits);
+      setReady({ worker, knowledge: answer.value });
+    });
+    return () => thread.terminate();
+  }, [shop.limits]);
+  return ready;
+}
+
+/** Where the fault sits and what to do next, worked out again after each answer, away from the page's own thread. */
+export function useIsolation(screen: JobScreen, shop: Shop): IsolationState {
+  const [state, setState] = useState<IsolationState>({ kind: "working" });
+  const ready = useWorker(shop, (issues) => setState({ kind: "failed", issues }));
+  // The request as text: asked again only when it says something else, not at each tick of the clock.
+  const asked = useMemo(
+    () => (ready ? JSON.stringify(requestOf(screen, shop, ready.knowledge)) : undefined),
+    [ready, screen, shop],
+  );
+  useEffect(() => {
+    if (!ready || asked === undefined) return;
+    let isCurrent = true;
+    void ready.worker.isolate(JSON.parse(asked)).then((found) => {
+      if (!isCurrent) return;
+      setState(
+        found.ok
+          ? { kind: "ready", isolation: found.value, knowledge: ready.knowledge }
+          : { kind: "failed", issues: found.issues },
+      );
+    });
+    return () => {
+      isCurrent = false;
+    };
+  }, [ready, asked]);
+  return state;
+}

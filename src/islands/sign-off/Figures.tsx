@@ -1,0 +1,60 @@
+import type { BeforeAfter } from "@/core/job/before-after";
+import { formatQuantity, formatText } from "@/core/quantity/format";
+import type { Shop } from "@/core/shop/shop";
+
+const QUANTITY: Readonly<Record<string, string>> = {
+  current: "Running current",
+  speed: "Speed",
+  temperature: "Temperature",
+};
+
+function nameOf({ id }: BeforeAfter, shop: Shop): string {
+  const move = shop.moves.find((one) => one.id === id)?.title.replace(/^Measure the /, "");
+  const name = QUANTITY[id] ?? move ?? id;
+  return `${name.charAt(0).toUpperCase()}${name.slice(1)}`;
+}
+
+/** A ratio says nothing of temperatures. */
+function ratio({ before, after, unit }: BeforeAfter): string {
+  if (unit === "K" || before === undefined || after === undefined || before === 0) return "";
+  return `${formatQuantity(after / before, "", 3).number} times`;
+}
+
+/** Before and after in two columns. */
+export function Figures({ rows, shop }: { readonly rows: readonly BeforeAfter[]; readonly shop: Shop }) {
+  if (rows.length === 0) return <p className="text-soft">No figure was taken before and after.</p>;
+  const cell = (value: number | undefined, unit: string) =>
+    value === undefined ? <span className="text-soft">not taken</span> : formatText(value, unit);
+  return (
+    <table className="w-full text-left">
+      <thead>
+        <tr className="text-soft">
+          <th className="font-normal" scope="col">
+            Figure
+          </th>
+          <th className="text-right font-normal" scope="col">
+            Before
+          </th>
+          <th className="text-right font-normal" scope="col">
+            After
+          </th>
+          <th className="text-right font-normal" scope="col">
+            After to before
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <tr key={row.id} className="border-rule border-t">
+            <th scope="row" className="py-1.5 font-medium">
+              {nameOf(row, shop)}
+            </th>
+            <td className="num text-right">{cell(row.before, row.unit)}</td>
+            <td className="num text-right">{cell(row.after, row.unit)}</td>
+            <td className="num text-right">{ratio(row)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,229 @@
+import { beforeAfter } from "@/core/job/before-after";
+import type { SignedOff } from "@/core/job/entry";
+import type { JobView } from "@/core/job/reduce";
+import { finalTests, signOffWord } from "@/core/job/sign-off";
+import {
+  dayIn,
+  formatDay,
+  formatInstant,
+  formatMoney,
+  formatReading,
+  formatText,
+} from "@/core/quantity/format";
+import type { Shop } from "@/core/shop/shop";
+import { lineWords } from "../words/ledger";
+import { RUN_RESULT, RUN_WORDS, SIGN_OFF_WORDS, UNPROVEN_WORDS } from "../words/runs";
+import { Figures } from "./Figures";
+
+interface SheetProps {
+  readonly job: JobView;
+  readonly ownerName: string;
+  readonly shop: Shop;
+}
+
+/** From the least that may be said to the most. */
+const ORDER: readonly SignedOff["word"][] = ["do-not-use", "not-repaired", "not-yet-proven", "repaired"];
+
+/** What was signed, unless the log has come to allow less since: a line struck out takes its word with it. */
+function wordNow(job: JobView, signed: SignedOff, shop: Shop): SignedOff["word"] {
+  const { word } = signOffWord(job, shop);
+  return ORDER.indexOf(word) < ORDER.indexOf(signed.word) ? word : signed.word;
+}
+
+function Block({ title, children }: { readonly title: string; readonly children: React.ReactNode }) {
+  return (
+    <section className="border-rule border-t py-2.5">
+      <h2 className="font-semibold text-soft">{title}</h2>
+      {children}
+    </section>
+  );
+}
+
+/** The readings and answers that speak for what was wrong, in the words of the log. */
+function Found({ job, shop }: Pick<SheetProps, "job" | "shop">) {
+  const telling = job.ledger.filter(
+    (line) =>
+      !line.isStruck &&
+      ((line.kind === "reading" && line.payload.of === "tool" && line.payload.finding.verdict === "faulty") ||
+        line.kind === "answer"),
+  );
+  if (telling.length === 0) return <p>Nothing was found that shows a fault.</p>;
+  return (
+    <ul>
+      {telling.slice(-6).map((line) => (
+        <li key={line.seq}>
+          {lineWords(line, shop)} <span className="text-soft">(line {line.seq})</span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Tests({ job, shop }: Pick<SheetProps, "job" | "shop">) {
+  const verdicts = { passed: "within its limit", failed: "outside its limit", undecided: "cannot tell" };
+  return (
+    <ul>
+      {finalTests(job, shop).map(({ checkId, reading }) => {
+        const label = shop.deadChecks.find(({ id }) => id === checkId)?.label ?? checkId;
+        const shown = reading?.reading ? formatReading(reading.reading) : undefined;
+        return (
+          <li key={checkId}>
+            {label}:{" "}
+            {reading ? (
+              <>
+                <b>{shown ? `${shown.number} ${shown.unit}` : reading.entered}</b>,{" "}
+                {verdicts[reading.verdict]}
+                {reading.limit === null
+                  ? ""
+                  : ` of ${formatText(reading.limit, "Ω")} (${reading.limitSource}, recalled)`}
+              </>
+            ) : (
+              <b>not taken since the last change</b>
+            )}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+function Said({ job, word, shop }: Pick<SheetProps, "job" | "shop"> & { readonly word: SignedOff["word"] }) {
+  const { unproven } = signOffWord(job, shop);
+  return (
+    <div
+      className={
+        word === "do-not-use" ? "hatched my-3 border-2 border-ink p-2" : "my-3 border-2 border-ink p-2"
+      }
+    >
+      <div className="bg-paper px-4 py-3">
+        <p className="font-bold text-[32px] leading-tight" data-testid="sheet-word">
+          {SIGN_OFF_WORDS[word]}
+        </p>
+        {unproven.length > 0 ? (
+          <ul>
+            {unproven.map((code) => (
+              <li key={code}>{UNPROVEN_WORDS[code] ?? code}.</li>
+            ))}
+          </ul>
+        ) : null}
+      </div>
+    </div>
+  );
+}
+
+function Money({ signed, shop }: { readonly signed: SignedOff; readonly shop: Shop }) {
+  const money = (minor: number): string => formatMoney(minor, shop.settings.currency);
+  return (
+    <p>
+      {signed.minutes} min of work {money(signed.labourMinor)}, parts {money(signed.partsMinor)}, together{" "}
+      <b className="num">{money(signed.labourMinor + signed.partsMinor)}</b>.
+    </p>
+  );
+}
+
+function Sheet({ job, ownerName, shop }: SheetProps) {
+  const { settings } = shop;
+  const signed = job.signedOff;
+  if (!signed)
+    return (
+      <div className="move px-5 py-5">
+        <h1 className="font-bold text-[30px] leading-tight">Not signed off yet</h1>
+        <p className="mt-1 text-lg">The owner's sheet is made from what is signed off.</p>
+        <a className="btn btn-primary mt-4" href={`/jobs/${job.jobId}/sign-off`}>
+          Sign off
+        </a>
+      </div>
+    );
+  const instruments = [...new Set(settings.instruments.map(({ label }) => label))].join(", ");
+  const circumstance = job.runs.at(-1);
+  return (
+    <article aria-label="Owner's sheet" className="mx-auto max-w-[760px]">
+      <header className="flex flex-wrap items-baseline justify-between gap-x-6">
+        <h1 className="font-bold text-2xl">{settings.shopName}</h1>
+        <p>
+          Job <b className="num">{job.jobId}</b>, {formatDay(dayIn(signed.at, settings.zone))}
+        </p>
+      </header>
+      <p className="text-lg">
+        <b>{job.takenIn?.machine}</b>
+        {job.takenIn?.tag ? `, tag ${job.takenIn.tag}` : ""}
+        {ownerName ? `, for ${ownerName}` : ""}
+      </p>
+      <Said job={job} word={wordNow(job, signed, shop)} shop={shop} />
+      <Block title="What it did">
+        <p>
+          {job.complaint
+            ? lineWords(ledgerLine(job, job.complaint.seq), shop).replace(/^Complaint: /, "")
+            : ""}
+        </p>
+      </Block>
+      <Block title="What was found">
+        <Found job={job} shop={shop} />
+      </Block>
+      <Block title="What was done">
+        <p>{job.interventions.map(({ label }) => label).join(", ") || "Nothing was repaired."}</p>
+        {job.parts.map((part) => (
+          <p key={part.forPart}>
+            {part.label}
+            {part.fit === "temporary" ? ", for a while only" : ""}
+          </p>
+        ))}
+        {circumstance ? (
+          <p>
+            Run {RUN_WORDS[circumstance.circumstance]} for {circumstance.minutes} min:{" "}
+            {RUN_RESULT[circumstance.result]}. {circumstance.words}
+          </p>
+        ) : null}
+      </Block>
+      <Block title="Before and after">
+        <Figures rows={beforeAfter(job)} shop={shop} />
+      </Block>
+      <Block title="Final tests">
+        <Tests job={job} shop={shop} />
+      </Block>
+      <Block title="What it cost">
+        <Money signed={signed} shop={shop} />
+      </Block>
+      <Block title="What to watch">
+        <p>{signed.watch || "Nothing in particular."}</p>
+        {job.followUps.map((one) => (
+          <p key={one.seq}>
+            {one.what}
+            {one.onDay ? `, ${formatDay(one.onDay)}` : ""}
+            {one.condition ? ` (${one.condition})` : ""}
+          </p>
+        ))}
+      </Block>
+      <p className="border-rule border-t pt-2.5 text-soft">
+        Tests done with these instruments: {instruments || "none named"}. This is not an inspection
+        certificate; local codes and licensed practice come first. Signed by {signed.by},{" "}
+        {formatInstant(signed.at, settings.zone)}.
+      </p>
+    </article>
+  );
+}
+
+function ledgerLine(job: JobView, seq: number): JobView["ledger"][number] {
+  const line = job.ledger.find((one) => one.seq === seq);
+  if (!line) throw new Error(`job ${job.jobId} has no line ${seq}`);
+  return line;
+}
+
+/** The owner's sheet as it is printed: what was wrong, what proves it, what was done, what it cost, what to watch. */
+export function SheetScreen(props: SheetProps) {
+  return (
+    <main className="px-4 py-4">
+      <p className="no-print mb-4 flex flex-wrap gap-3">
+        {props.job.signedOff ? (
+          <button type="button" className="btn btn-primary" onClick={() => window.print()}>
+            Print
+          </button>
+        ) : null}
+        <a className="btn btn-outline" href={`/jobs/${props.job.jobId}/sign-off`}>
+          Back to the job
+        </a>
+      </p>
+      <Sheet {...props} />
+    </main>
+  );
+}

@@ -1,0 +1,192 @@
+import { useState } from "react";
+import { beforeAfter } from "@/core/job/before-after";
+import type { JobView } from "@/core/job/reduce";
+import { finalTests, signOffWord } from "@/core/job/sign-off";
+import { formatMoney, minorDigits } from "@/core/quantity/format";
+import { parseMoney } from "@/core/quantity/money";
+import type { Shop } from "@/core/shop/shop";
+import { Field } from "../fields/Field";
+import { Problem } from "../fields/Problem";
+import { DeadChecks } from "../frame/DeadChecks";
+import { JobFrame } from "../frame/JobFrame";
+import { Part } from "../frame/Part";
+import { PlugQuestion } from "../frame/PlugQuestion";
+import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
+import { useAwake } from "../state/awake";
+import { useDraft } from "../state/draft";
+import { usePost } from "../state/use-post";
+import { RUN_RESULT, RUN_WORDS, SIGN_OFF_WORDS, UNPROVEN_WORDS } from "../words/runs";
+import { AcceptanceRun } from "./AcceptanceRun";
+import { Figures } from "./Figures";
+
+interface BillDraft {
+  readonly minutes: string;
+  readonly parts: string | null;
+  readonly watch: string;
+}
+
+const EMPTY: BillDraft = { minutes: "", parts: null, watch: "" };
+
+/** What the owner pays and should watch, then the line that closes the job. */
+function Bill({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
+  const { currency, labourRateMinor } = shop.settings;
+  const digits = minorDigits(currency);
+  const partsChosen = job.parts.reduce((sum, { priceMinor }) => sum + priceMinor, 0);
+  const [draft, setDraft, clear] = useDraft<BillDraft>(`bill:${job.jobId}`, EMPTY);
+  const [wrong, setWrong] = useState<string | undefined>(undefined);
+  const { post, problem, isBusy } = usePost(job.jobId);
+  const parts = draft.parts ?? (partsChosen / 10 ** digits).toFixed(digits);
+  const minutes = Number(draft.minutes.replace(",", "."));
+  const labour = Number.isFinite(minutes) ? Math.round((minutes / 60) * labourRateMinor) : 0;
+  const set = (change: Partial<BillDraft>): void => {
+    setWrong(undefined);
+    setDraft({ ...draft, ...change });
+  };
+  const sign = async (): Promise<void> => {
+    const money = parseMoney(parts, currency, "Parts");
+    if (!money.ok) return setWrong(money.issues[0]?.message);
+    const payload = { minutes, partsMinor: money.value, watch: draft.watch };
+    if (await post({ kind: "signed-off", stage: "sign-off", payload })) clear();
+  };
+  return (
+    <form
+      className="mt-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void sign();
+      }}
+    >
+      <div className="grid gap-3 sm:grid-cols-[150px_150px_minmax(0,1fr)]">
+        <Field label="Minutes charged" hint={labour > 0 ? formatMoney(labour, currency) : undefined}>
+          {(ids) => (
+            <input
+              {...ids}
+              className="input num"
+              inputMode="decimal"
+              value={draft.minutes}
+              onChange={(event) => set({ minutes: event.target.value })}
+            />
+          )}
+        </Field>
+        <Field label={`Parts, ${currency}`} error={wrong}>
+          {(ids) => (
+            <input
+              {...ids}
+              className="input num"
+              inputMode="decimal"
+              value={parts}
+              onChange={(event) => set({ parts: event.target.value })}
+            />
+          )}
+        </Field>
+        <Field label="What the owner should watch">
+          {(ids) => (
+            <input
+              {...ids}
+              className="input"
+              value={draft.watch}
+              onChange={(event) => set({ watch: event.target.value })}
+            />
+          )}
+        </Field>
+      </div>
+      <button type="submit" className="btn btn-primary btn-loud mt-3" disabled={isBusy}>
+        Sign off
+      </button>
+      <Problem text={problem} />
+    </form>
+  );
+}
+
+function Word({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
+  const { word, unproven } = signOffWord(job, shop);
+  return (
+    <div data-testid="word">
+      <p className="font-bold text-[28px] leading-tight">{SIGN_OFF_WORDS[word]}</p>
+      {unproven.length > 0 ? (
+        <ul className="mt-1">
+          {unproven.map((code) => (
+            <li key={code} className="border-rule border-t py-1">
+              {UNPROVEN_WORDS[code] ?? code}
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <p className="mt-1">Tested since the last change, and run as the complaint comes.</p>
+      )}
+    </div>
+  );
+}
+
+function Signed({ job }: { readonly job: JobView }) {
+  if (!job.signedOff) return null;
+  return (
+    <div className="move mb-3 flex flex-wrap items-center gap-5 px-5 py-4">
+      <h2 className="font-bold text-[30px] leading-tight">
+        Signed off: {SIGN_OFF_WORDS[job.signedOff.word].toLowerCase()}
+      </h2>
+      <a className="btn btn-primary btn-loud" href={`/jobs/${job.jobId}/sheet`}>
+        The owner's sheet
+      </a>
+    </div>
+  );
+}
+
+function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Shop }) {
+  const { job } = screen;
+  const isPlugOut = screen.gaps("plug-out").length === 0;
+  const tests = finalTests(job, shop);
+  const isTested = tests.every(({ reading }) => reading !== undefined && reading.verdict !== "undecided");
+  const run = job.runs.findLast(({ seq }) => seq > job.lastChangeSeq);
+  const step = job.signedOff ? undefined : !isTested ? "tests" : run === undefined ? "run" : "word";
+  return (
+    <>
+      <Signed job={job} />
+      <Part title="Final tests of its class" isNow={step === "tests"} isDone={isTested} done="taken">
+        {isPlugOut ? null : (
+          <div className="mb-3">
+            <p className="mb-2 font-semibold text-lg">The plug is out for these.</p>
+            <PlugQuestion job={job} stage="sign-off" />
+          </div>
+        )}
+        <DeadChecks job={job} shop={shop} isPlugOut={isPlugOut} stage="sign-off" since={job.lastChangeSeq} />
+      </Part>
+      <Part
+        title="Run it as the complaint comes"
+        isNow={step === "run"}
+        isDone={run !== undefined}
+        done={run ? `${RUN_WORDS[run.circumstance]}, ${run.minutes} min: ${RUN_RESULT[run.result]}` : ""}
+      >
+        <AcceptanceRun job={job} />
+      </Part>
+      <Part title="Before and after" isNow={false} isDone={false} done="">
+        <Figures rows={beforeAfter(job)} shop={shop} />
+      </Part>
+      <Part
+        title="What may be said of it"
+        isNow={step === "word"}
+        isDone={job.signedOff !== null}
+        done="signed"
+      >
+        <Word job={job} shop={shop} />
+        <Bill job={job} shop={shop} />
+      </Part>
+      <p className="text-soft">
+        Tests are done with the instruments of this shop; they are no inspection certificate. Local codes and
+        licensed practice come first.
+      </p>
+    </>
+  );
+}
+
+/** Sign off: final tests, the run in the complaint's condition, and the one word that the log allows. */
+export function SignOffScreen({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
+  const screen = useJobScreen(job, shop);
+  const isAwake = useAwake();
+  return (
+    <JobFrame screen={screen} shop={shop} stage="sign-off">
+      <h1 className="sr-only">Sign off</h1>
+      {isAwake ? <Parts screen={screen} shop={shop} /> : null}
+    </JobFrame>
+  );
+}

@@ -1,0 +1,40 @@
+import type { Decision } from "@/core/decision/decide";
+import type { Route, RouteId } from "@/core/decision/routes";
+import type { Repair } from "@/core/knowledge/types";
+import { formatChance, formatMoney } from "@/core/quantity/format";
+import { inSentence } from "./in-sentence";
+
+const NAMES: Readonly<Record<RouteId, string>> = {
+  part: "repair",
+  motor: "another motor",
+  replace: "another machine",
+};
+
+export function stepLabel(ids: readonly string[], repairs: readonly Repair[]): string {
+  return ids
+    .map((id, index) => {
+      const label = repairs.find((repair) => repair.id === id)?.label ?? id;
+      return index === 0 ? label : inSentence(label);
+    })
+    .join(" and ");
+}
+
+export function routeLabel({ id, steps }: Route, repairs: readonly Repair[]): string {
+  if (id === "replace") return "Another machine";
+  if (id === "motor") return "Fit another motor";
+  return steps[0] ? stepLabel(steps[0].repairs, repairs) : "No repair is worth trying";
+}
+
+/** The decision in one sentence. */
+export function decisionSentence(
+  { best, next }: Decision,
+  repairs: readonly Repair[],
+  currency: string,
+): string {
+  const money = (minor: number): string => formatMoney(Math.round(minor), currency);
+  const against = `against ${money(next.mean)} for ${NAMES[next.id]}`;
+  if (best.id === "replace")
+    return `Another machine: ${money(best.mean)}, ${against}. No repair is worth its chance.`;
+  const sure = best.givesUp < 0.05 ? "" : `, and ${formatChance(best.givesUp)} that none of it helps`;
+  return `${routeLabel(best, repairs)}: ${money(best.mean)} on average ${against}, ${formatChance(1 - best.wrong)} that this alone ends it${sure}.`;
+}

@@ -1,0 +1,162 @@
+import { type Decision, decide, needsProof } from "@/core/decision/decide";
+import { decisionCase } from "@/core/decision/decision-case";
+import type { DecisionTrial, Route, RouteId } from "@/core/decision/routes";
+import type { Isolation } from "@/core/isolation/isolate";
+import type { NewEntry, Priced } from "@/core/job/entry";
+import { isolationRequest } from "@/core/job/isolation-request";
+import type { JobView } from "@/core/job/reduce";
+import { signOffWord } from "@/core/job/sign-off";
+import { limitOf } from "@/core/knowledge/resolve-limits";
+import type { Repair } from "@/core/knowledge/types";
+import { fail, issue, ok, type Result } from "@/core/result";
+import type { Ground } from "./ground";
+import { isolateOffThread } from "./isolate";
+
+export interface DecisionDraft {
+  readonly route: RouteId;
+  readonly repair?: string | undefined;
+  readonly overrideWhy: string;
+}
+
+export interface SignOffDraft {
+  readonly minutes: number;
+  readonly partsMinor: number;
+  readonly watch: string;
+}
+
+function noSuchRepair(repair: string, { knowledge }: Ground): Result<never> {
+  const known = knowledge.repairs.map(({ id }) => id).join(", ");
+  return fail(
+    issue("payload.repair", "unknown/repair", `There is no repair "${repair}": known are ${known}.`, repair),
+  );
+}
+
+/** A repair that was done: the knowledge says what it cures and how surely. */
+export function completeIntervention(repair: string, view: JobView, ground: Ground): Result<NewEntry> {
+  const row = ground.knowledge.repairs.find(({ id }) => id === repair);
+  if (!row) return noSuchRepair(repair, ground);
+  const family = view.takenIn?.family ?? "";
+  const cured = ground.knowledge.faults.filter(
+    ({ fix, families }) => fix.repair === repair && families.includes(family),
+  );
+  // One figure for the repair: the least sure of what it may have cured.
+  const success = Math.min(1, ...cured.map(({ fix }) => fix.success));
+  return ok({
+    kind: "intervention",
+    payload: { label: row.label, faultIds: cured.map(({ id }) => id), success },
+  });
+}
+
+export function completePrice(draft: Priced, ground: Ground): Result<NewEntry> {
+  const { of } = draft;
+  if (of !== "machine" && !ground.knowledge.repairs.some(({ id }) => id === of))
+    return noSuchRepair(of, ground);
+  return ok({ kind: "priced", payload: draft });
+}
+
+/** The decision for a job as it stands: by the server's own isolation, whatever the screen showed. */
+export async function decisionFor(
+  view: JobView,
+  ground: Ground,
+): Promise<Result<{ readonly decision: Decision; readonly isolation: Isolation }>> {
+  const { knowledge, limits } = ground;
+  const settings = ground.settings.value;
+  const request = isolationRequest(
+    view,
+    { bench: view.bench, isMadeSafe: false },
+    { ...knowledge, limits, settings },
+  );
+  const isolation = await isolateOffThread(request, ground);
+  if (!isolation.ok) return isolation;
+  const { trials, suspects } = isolation.value;
+  const kase = decisionCase(trials, view.prices, settings.labourRateMinor, knowledge, limits);
+  return ok({ decision: decide(kase, suspects[0], knowledge.faults), isolation: isolation.value });
+}
+
+function routeLabel(route: Route, first: DecisionTrial | undefined, repairs: readonly Repair[]): string {
+  if (route.id === "replace") return "Another machine";
+  const ids = first?.repairs ?? [];
+  return ids.map((id) => repairs.find((repair) => repair.id === id)?.label ?? id).join(", ");
+}
+
+function refusal(repair: string, { refused }: Decision, ground: Ground): Result<never> | undefined {
+  const one = refused.find((row) => row.repair === repair);
+  if (!one) return undefined;
+  const { repairs, faults } = ground.knowledge;
+  const label = repairs.find(({ id }) => id === repair)?.label ?? repair;
+  const root = faults.find(({ id }) => id === one.root)?.label ?? one.root;
+  return fail(
+    issue(
+      "payload.repair",
+      "decide/consequence-only",
+      `"${label}" changes only the consequence: ${root.charAt(0).toLowerCase()}${root.slice(1)} would bring it about again. Repair that first.`,
+      repair,
+    ),
+  );
+}
+
+/** The first step of the route as asked for: the cheapest, or one that the repairer would rather try first. */
+function firstStep(
+  draft: DecisionDraft,
+  route: Route,
+  trials: readonly DecisionTrial[],
+): DecisionTrial | undefined {
+  if (draft.route !== "part" || draft.repair === undefined) return route.steps[0];
+  return trials.find(({ repairs }) => repairs.length === 1 && repairs[0] === draft.repair);
+}
+
+export async function completeDecision(
+  draft: DecisionDraft,
+  view: JobView,
+  ground: Ground,
+): Promise<Result<NewEntry>> {
+  const found = await decisionFor(view, ground);
+  if (!found.ok) return found;
+  const { decision, isolation } = found.value;
+  const refused = draft.repair === undefined ? undefined : refusal(draft.repair, decision, ground);
+  if (refused) return refused;
+  const route = decision.routes[draft.route];
+  const first = firstStep(draft, route, isolation.trials);
+  if (draft.route !== "replace" && !first)
+    return fail(
+      issue(
+        "payload.route",
+        "decide/nothing-to-try",
+        draft.repair === undefined
+          ? "No repair is worth trying: choose another motor or another machine."
+          : `Nothing speaks for "${draft.repair}" as the cure.`,
+        draft.repair ?? draft.route,
+      ),
+    );
+  const machine = decision.routes.replace.mean;
+  const share = limitOf(ground.limits, "unproven-part-share").value;
+  const isUnproven = !isolation.purchaseGate.open && needsProof(draft.route, first, machine, share);
+  if (isUnproven && draft.overrideWhy.trim() === "")
+    return fail(
+      issue(
+        "payload.overrideWhy",
+        "decide/no-proof",
+        "Nothing has proved the leading suspect directly yet: measure it first, or say why it is bought without proof.",
+      ),
+    );
+  const against = decision.best.id === route.id ? decision.next : decision.best;
+  return ok({
+    kind: "decision",
+    payload: {
+      route: route.id,
+      repairs: first?.repairs ?? [],
+      label: routeLabel(route, first, ground.knowledge.repairs),
+      mean: route.mean,
+      wrong: first ? 1 - first.cures : 0,
+      against: { route: against.id, mean: against.mean },
+      overrideWhy: isUnproven ? draft.overrideWhy : "",
+    },
+  });
+}
+
+/** The sheet's word is what the log allows at this moment; the bill is worked out at the rate of the shop. */
+export function completeSignOff(draft: SignOffDraft, view: JobView, ground: Ground): Result<NewEntry> {
+  const { word, unproven } = signOffWord(view, ground.knowledge);
+  const labourMinor = Math.round((draft.minutes / 60) * ground.settings.value.labourRateMinor);
+  return ok({ kind: "signed-off", payload: { ...draft, word, unproven, labourMinor } });
+}

@@ -1,0 +1,130 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import type { Isolation } from "@/core/isolation/isolate";
+import { isolationRequest } from "@/core/job/isolation-request";
+import { POST as isolate } from "@/pages/api/isolate";
+import { benchJobs } from "@/server/queries/jobs";
+import { completeEntry, type Draft } from "@/server/services/complete-entry";
+import { decisionFor } from "@/server/services/complete-repair";
+import { groundOn } from "@/server/services/ground";
+import { seedDemo } from "@/server/services/seed-demo";
+import { call, openShop } from "./shop";
+
+const NOW = "2026-11-25T10:00:00Z";
+let shop: Awaited<ReturnType<typeof openShop>>;
+let ground: Awaited<ReturnType<typeof groundOn>>;
+let jobs: Awaited<ReturnType<typeof benchJobs>>;
+beforeAll(async () => {
+  shop = await openShop();
+  await seedDemo(await groundOn(shop.db), new Date("2026-11-25T09:00:00Z"));
+  ground = await groundOn(shop.db);
+  jobs = await benchJobs(shop.db, { families: ground.knowledge.families, limits: ground.limits });
+});
+afterAll(() => shop.close());
+
+function jobOf(machine: string) {
+  const found = jobs.find(({ view }) => view.takenIn?.machine === machine);
+  if (!found) throw new Error(`no ${machine} in the demo shop`);
+  return found.view;
+}
+
+async function complete(machine: string, draft: Draft) {
+  const done = await completeEntry(draft, jobOf(machine), shop.db, NOW, ground);
+  return done.ok ? { entry: done.value.entry, issues: [] } : { entry: undefined, issues: done.issues };
+}
+
+describe("fit it now on Isolate and the same route on Decide", () => {
+  it("cost the same for every demo job that isolation covers", async () => {
+    let compared = 0;
+    for (const { view } of jobs) {
+      const decided = await decisionFor(view, ground);
+      const settings = ground.settings.value;
+      const body = isolationRequest(
+        view,
+        { bench: view.bench, isMadeSafe: false },
+        { ...ground.knowledge, limits: ground.limits, settings },
+      );
+      const { status, body: isolation } = await call<Isolation>(isolate, { body });
+      expect(decided.ok, view.takenIn?.machine).toBe(status === 200);
+      if (!decided.ok) continue;
+      expect(decided.value.decision.routes.part.mean, view.takenIn?.machine).toBeCloseTo(
+        isolation.stop.trialCost,
+        6,
+      );
+      compared += 1;
+    }
+    expect(compared).toBeGreaterThanOrEqual(6);
+  });
+});
+
+describe("deciding", () => {
+  const route = (payload: {
+    route: "part" | "motor" | "replace";
+    repair?: string;
+    overrideWhy?: string;
+  }): Draft => ({
+    kind: "decision",
+    payload: { overrideWhy: "", ...payload },
+  });
+
+  it("refuses a route that only changes the fuse, and says what would open it again", async () => {
+    const { issues } = await complete("Floor polisher", route({ route: "part", repair: "fit-fuse" }));
+    expect(issues).toMatchObject([
+      {
+        code: "decide/consequence-only",
+        message:
+          '"Fuse of the same rating" changes only the consequence: bearing seized would bring it about again. Repair that first.',
+      },
+    ]);
+  });
+
+  it("keeps the route with what it was held against, by the server's own figures", async () => {
+    const { entry } = await complete("Wool carder", route({ route: "part" }));
+    expect(entry).toMatchObject({
+      kind: "decision",
+      payload: { repairs: ["fit-start-capacitor"], label: "Fit a start capacitor" },
+    });
+  });
+
+  it("a motor is not condemned without a direct proof, unless somebody says why", async () => {
+    const asked = await complete("Cement mixer", route({ route: "motor" }));
+    expect(asked.issues[0]).toMatchObject({ code: "decide/no-proof", path: "payload.overrideWhy" });
+    const told = await complete(
+      "Cement mixer",
+      route({ route: "motor", overrideWhy: "owner wants it quick" }),
+    );
+    expect(told.entry?.payload).toMatchObject({ route: "motor", overrideWhy: "owner wants it quick" });
+  });
+
+  it("a repair that nothing speaks for, one that does not exist, a machine that is not covered", async () => {
+    expect(
+      (await complete("Wool carder", route({ route: "part", repair: "fit-belt" }))).issues[0]?.code,
+    ).toBe("decide/nothing-to-try");
+    expect((await complete("Garage-door opener", route({ route: "part" }))).issues[0]?.code).toBe(
+      "isolation/family-not-covered",
+    );
+    expect(
+      (await complete("Wool carder", { kind: "intervention", payload: { repair: "curse" } })).issues[0]?.code,
+    ).toBe("unknown/repair");
+    expect(
+      (await complete("Wool carder", { kind: "priced", payload: { of: "curse", minor: 1 } })).issues[0]?.code,
+    ).toBe("unknown/repair");
+  });
+});
+
+describe("signing off", () => {
+  const sign: Draft = { kind: "signed-off", payload: { minutes: 50, partsMinor: 1200, watch: "" } };
+
+  it("says the word that the log allows and works the bill out at the shop's rate", async () => {
+    const { entry } = await complete("Feed mixer", sign);
+    expect(entry?.payload).toMatchObject({
+      word: "repaired",
+      unproven: [],
+      labourMinor: Math.round((50 / 60) * 2800),
+    });
+  });
+
+  it("a machine with parts on the bench may only be called unfit for use", async () => {
+    const { entry } = await complete("Wet grindstone", sign);
+    expect(entry?.payload).toMatchObject({ word: "do-not-use" });
+  });
+});
