@@ -73,7 +73,7 @@ export const isolateInput = strictObject({
     .default(undefined),
   options: strictObject({
     maxRoots: yup.number().oneOf([1, 2] as const),
-    lookAhead: yup.number().oneOf([1] as const),
+    lookAhead: yup.number().oneOf([1, 2] as const),
     shopCounts: yup.mixed().nullable(),
   })
     .optional()

@@ -118,7 +118,7 @@ function liveBlocks(request: IsolateRequest): string[] {
 /**
  * Where the fault sits and what to do next, from the answers so far. Exact by enumeration.
  *
- * Defaults: cold, epoch 0, two roots, machine not dead and not drained, dead checks not passed, worth 200.00.
+ * Defaults: cold, epoch 0, two roots, one step ahead, machine not dead and not drained, dead checks not passed, worth 200.00.
  * @returns suspects and stations that each add up to one with the row of more than one root; issues when an answer
  * does not belong to the machine, or when nothing explains the answers.
  */
@@ -157,6 +157,7 @@ function isolateWith(
     circumstance: answers.at(-1)?.circumstance ?? "cold",
     rankingRatePerHourMinor: request.costs?.rankingRatePerHour?.minor,
     giveUp: request.machine.value?.minor ?? limitOf(limits, "machine-price-default").value,
+    lookAhead: request.options?.lookAhead === 2 ? 2 : 1,
     liveBlocks: liveBlocks(request),
     interventions,
   });

@@ -1,11 +1,13 @@
 import { priceOfMinute } from "../cost/price-of-time";
 import { type Standing, stateChangeMinutes } from "../cost/state-change-cost";
+import { trialCost } from "../cost/trial-cost";
 import { limitOf } from "../knowledge/resolve-limits";
 import type { Access, Limits, Move, Repair } from "../knowledge/types";
 import { type Model, presentFaults } from "./belief";
 import type { Intervention } from "./evidence";
+import { after, answersOf, type Field, fieldOf, trialsOf, type Weights } from "./field";
 import type { Circumstance } from "./power-path";
-import { BranchSums, type PartPrices, type RepairGroups, repairGroups } from "./repair-groups";
+import { type PartPrices, repairGroups } from "./repair-groups";
 
 /** What a move would be worth, and what each of its answers would do. */
 export interface RatedMove {
@@ -15,7 +17,7 @@ export interface RatedMove {
   readonly minutes: number;
   /** Minutes from the way the machine stands to the state that the move needs. */
   readonly stateMinutes: number;
-  /** Expected cost from here when this is done first, then repairs are tried; minor units, unrounded. */
+  /** Expected cost from here when this is done first, then the best next, or repairs; minor units, unrounded. */
   readonly expectedTotal: number;
   /** What it saves against trying repairs now, for each minute it takes; minor units. */
   readonly savesPerMinute: number;
@@ -63,116 +65,173 @@ export interface MoveGround {
   readonly rankingRatePerHourMinor: number | undefined;
   /** What is paid in the end when no repair cures: the machine's worth. */
   readonly giveUp: number;
+  /** How many moves ahead the best few are worked out. */
+  readonly lookAhead: 1 | 2;
   /** Reasons that stand against any live move now. */
   readonly liveBlocks: readonly string[];
   readonly interventions: readonly Intervention[];
 }
 
-/** Hypotheses lighter than this change no ranking: they are left out of the look-ahead only. */
-const NEGLIGIBLE = 1e-9;
+/** Moves that are worked out two steps ahead: the best by one step. */
+const CANDIDATES = 8;
 
-/** Hypotheses by their roots: what an answer's suspects are named by. */
+/** What the ranking works on. */
+interface Ranking {
+  readonly model: Model;
+  readonly field: Field;
+  readonly now: Weights;
+  readonly ground: MoveGround;
+  readonly minuteMinor: number;
+  readonly asked: ReadonlySet<string>;
+}
+
+/** A move as far as one step tells. */
+interface Rated {
+  readonly index: number;
+  readonly move: Move;
+  readonly stateMinutes: number;
+  /** Price of the move and the way to it. */
+  readonly price: number;
+  readonly total: number;
+  /** Chance of each answer, and what trying repairs after it costs, weighed by that chance. */
+  readonly chance: Float64Array;
+  readonly tryAfter: Float64Array;
+}
+
+function rate(
+  { model, field, ground, minuteMinor }: Ranking,
+  now: Weights,
+  index: number,
+  standing: Standing,
+): Rated | undefined {
+  const move = model.moves[index];
+  if (!move) return undefined;
+  const stateMinutes = stateChangeMinutes(move, standing, ground.access, ground.limits);
+  const price = (move.minutes + stateMinutes + move.hazardMinutes) * minuteMinor;
+  const { chance, tryAfter } = answersOf(field, now, index, ground.giveUp);
+  const total = price + tryAfter.reduce((sum, one) => sum + one, 0);
+  return { index, move, stateMinutes, price, total, chance, tryAfter };
+}
+
+/** How the machine stands once a move is done. */
+function standingAfter(move: Move, standing: Standing): Standing {
+  const opened = move.access === undefined ? standing.opened : [...standing.opened, move.access];
+  if (move.tier > 1) return { isDead: false, isDrained: false, opened };
+  if (move.needs === "none") return { ...standing, opened };
+  return { isDead: true, isDrained: standing.isDrained || move.needs === "hands-inside", opened };
+}
+
+/**
+ * The same move with the best that can follow each of its answers: another move, or trying repairs. A live move is
+ * weighed as the second only after a live first one, since tiers come before cost.
+ */
+function twoSteps(ranking: Ranking, first: Rated): number {
+  const { model, field, now, ground, asked } = ranking;
+  const standing = standingAfter(first.move, ground.standing);
+  const { chance, tryAfter } = first;
+  let total = first.price;
+  chance.forEach((share, outcome) => {
+    if (share <= 0) return;
+    const branch = after(field, now, first.index, outcome);
+    let best = (tryAfter[outcome] ?? 0) / share;
+    for (const [index, move] of model.moves.entries()) {
+      if (index === first.index || asked.has(move.id) || move.tier > first.move.tier) continue;
+      const second = rate(ranking, branch, index, standing);
+      if (second && second.total < best) best = second.total;
+    }
+    total += share * best;
+  });
+  return total;
+}
+
+/** Roots of each hypothesis as a number, once a model. */
 interface RootNames {
   readonly numberOf: Int32Array;
   readonly names: readonly string[];
 }
 
-function rootNames({ hypotheses: { all, faults } }: Model): RootNames {
+const keptNames = new WeakMap<Model, RootNames>();
+
+function rootNames(model: Model): RootNames {
+  const known = keptNames.get(model);
+  if (known) return known;
+  const { all, faults } = model.hypotheses;
   const numbers = new Map<string, number>();
   const numberOf = Int32Array.from(all, ({ roots }) => {
     const name = roots.map((index) => faults[index]?.id ?? "").join("+");
-    const known = numbers.get(name) ?? numbers.size;
-    numbers.set(name, known);
-    return known;
+    const number = numbers.get(name) ?? numbers.size;
+    numbers.set(name, number);
+    return number;
   });
-  return { numberOf, names: [...numbers.keys()] };
+  const made = { numberOf, names: [...numbers.keys()] };
+  keptNames.set(model, made);
+  return made;
 }
 
-function leaders({ names }: RootNames, chances: Float64Array, scale: number): string[] {
-  const order = [...chances.keys()].sort((one, other) => (chances[other] ?? 0) - (chances[one] ?? 0));
+/** The few root sets that would carry most of the doubt after an answer. */
+function leaders({ model, field }: Ranking, { of, total }: Weights): string[] {
+  const { numberOf, names } = rootNames(model);
+  const weights = new Float64Array(names.length);
+  for (let place = 0; place < field.size; place += 1) {
+    const number = numberOf[field.hypothesis[place] ?? 0] ?? 0;
+    weights[number] = (weights[number] ?? 0) + (of[place] ?? 0);
+  }
   const named: string[] = [];
   let sum = 0;
-  for (const number of order) {
-    if (sum > 0.8 || named.length === 3) break;
-    sum += (chances[number] ?? 0) / scale;
+  while (sum <= 0.8 && named.length < 3 && named.length < names.length) {
+    const number = weights.indexOf(Math.max(...weights));
+    sum += (weights[number] ?? 0) / total;
     named.push(names[number] ?? "");
+    weights[number] = -1;
   }
   return named;
 }
 
-/** What the ranking works on: the belief, gathered the ways it is asked for. */
-interface Ranking {
-  readonly model: Model;
-  readonly belief: Float64Array;
-  /** Number in the outcome table of what is present now under each hypothesis. */
-  readonly states: Int32Array;
-  readonly groups: RepairGroups;
-  readonly roots: RootNames;
-}
-
-interface Branch {
-  readonly sums: BranchSums;
-  readonly byRoots: Float64Array;
-}
-
-/** Each answer of a move as a branch: one pass over the hypotheses. */
-function branchesOf(
-  { model, belief, states, groups, roots }: Ranking,
-  move: number,
-  ground: MoveGround,
-): Branch[] {
-  const branches = (model.moves[move]?.outcomes ?? []).map(
-    (): Branch => ({ sums: new BranchSums(groups), byRoots: new Float64Array(roots.names.length) }),
-  );
-  belief.forEach((chance, index) => {
-    if (chance < NEGLIGIBLE) return;
-    const root = roots.numberOf[index] ?? 0;
-    const row = model.table.row(move, states[index] ?? 0, ground.circumstance);
-    branches.forEach(({ sums, byRoots }, outcome) => {
-      const weight = chance * (row[outcome] ?? 0);
-      sums.add(index, weight);
-      byRoots[root] = (byRoots[root] ?? 0) + weight;
-    });
-  });
-  return branches;
-}
-
-function rate(ranking: Ranking, index: number, ground: MoveGround, tryNow: number): RatedMove | undefined {
-  const move = ranking.model.moves[index];
-  if (!move) return undefined;
-  const minuteMinor = priceOfMinute(ground.rankingRatePerHourMinor, ground.limits);
-  const stateMinutes = stateChangeMinutes(move, ground.standing, ground.access, ground.limits);
-  const minutes = move.minutes + stateMinutes;
-  const branches = branchesOf(ranking, index, ground);
-  const chances = branches.map(({ byRoots }) => byRoots.reduce((sum, weight) => sum + weight, 0));
-  const after = branches.reduce((sum, { sums }, outcome) => {
-    const chance = chances[outcome] ?? 0;
-    return chance <= 0 ? sum : sum + chance * sums.costOfTrying(chance, ground.giveUp);
-  }, 0);
-  const expectedTotal = (minutes + move.hazardMinutes) * minuteMinor + after;
+function ratedMove(
+  ranking: Ranking,
+  { index, move, stateMinutes, chance }: Rated,
+  total: number,
+  tryNow: number,
+): RatedMove {
+  const { field, now, ground } = ranking;
   return {
     moveId: move.id,
     kind: move.kind,
     tier: move.tier,
     minutes: move.minutes,
     stateMinutes,
-    expectedTotal,
-    savesPerMinute: (tryNow - expectedTotal) / minutes,
+    expectedTotal: total,
+    savesPerMinute: (tryNow - total) / (move.minutes + stateMinutes),
     answers: move.outcomes.map((outcomeId, outcome) => ({
       outcomeId,
-      chance: chances[outcome] ?? 0,
+      chance: chance[outcome] ?? 0,
       // biome-ignore lint/suspicious/noThenProperty: the contract names it so, and it is data, never awaited
-      then: leaders(ranking.roots, branches[outcome]?.byRoots ?? new Float64Array(), chances[outcome] || 1),
+      then: leaders(ranking, after(field, now, index, outcome)),
     })),
     needs: move.needs,
     blockedBy: move.tier > 1 ? ground.liveBlocks : [],
   };
 }
 
+function rankingOf(model: Model, belief: Float64Array, asked: ReadonlySet<string>, ground: MoveGround) {
+  const { interventions, repairs, prices } = ground;
+  const minuteMinor = priceOfMinute(ground.rankingRatePerHourMinor, ground.limits);
+  const states =
+    interventions.length === 0
+      ? model.states
+      : Int32Array.from(model.hypotheses.all, (hypothesis) =>
+          model.table.stateOf(presentFaults(model, hypothesis, interventions)),
+        );
+  const groups = repairGroups(model, interventions, repairs, prices, minuteMinor);
+  const laid = fieldOf(model, belief, states, groups, ground.circumstance);
+  const ranking: Ranking = { model, ...laid, ground, minuteMinor, asked };
+  return { ranking, groups };
+}
+
 /**
- * The next move by least expected total cost: the move, the way to the state it needs, then repairs in the order of
- * chance ÷ cost. Tiers come before cost: a live move comes first only when no unplugged one is worth its price.
- * A move of no worth is not offered.
+ * The next move by least expected total cost: the move, the way to the state it needs, then the best that can follow,
+ * or repairs in the order of chance ÷ cost. Tiers come before cost: a live move comes first only when no unplugged one
+ * is worth its price. A move of no worth is not offered.
  */
 export function adviseMoves(
   model: Model,
@@ -180,40 +239,39 @@ export function adviseMoves(
   asked: ReadonlySet<string>,
   ground: MoveGround,
 ): MoveAdvice {
-  const { interventions, repairs, prices } = ground;
-  const minuteMinor = priceOfMinute(ground.rankingRatePerHourMinor, ground.limits);
-  const ranking: Ranking = {
-    model,
-    belief,
-    states:
-      interventions.length === 0
-        ? model.states
-        : Int32Array.from(model.hypotheses.all, (hypothesis) =>
-            model.table.stateOf(presentFaults(model, hypothesis, interventions)),
-          ),
-    groups: repairGroups(model, interventions, repairs, prices, minuteMinor),
-    roots: rootNames(model),
-  };
-  const now = new BranchSums(ranking.groups);
-  for (const [index, chance] of belief.entries()) now.add(index, chance);
-  const trials = now.trials(1);
-  const tryNow = now.costOfTrying(1, ground.giveUp);
+  const { ranking, groups } = rankingOf(model, belief, asked, ground);
+  const { field, now, minuteMinor } = ranking;
+  const trials = trialsOf(field, now);
+  const tryNow = trialCost(trials, ground.giveUp);
   const leastWorth = limitOf(ground.limits, "least-move-worth").value;
-  const rated = model.moves.flatMap((move, index) => {
-    if (asked.has(move.id)) return [];
-    const one = rate(ranking, index, ground, tryNow);
-    return one && tryNow - one.expectedTotal > leastWorth * tryNow ? [one] : [];
+  const open = model.moves
+    .flatMap((move, index) => (asked.has(move.id) ? [] : (rate(ranking, now, index, ground.standing) ?? [])))
+    .sort((one, other) => one.move.tier - other.move.tier || one.total - other.total);
+  const isWorth = (total: number, without: number): boolean => without - total > leastWorth * tryNow;
+  const rated = open.flatMap((one, place) => {
+    const isRefined = ground.lookAhead === 2 && place < CANDIDATES;
+    const total = isRefined ? Math.min(one.total, twoSteps(ranking, one)) : one.total;
+    // What the best single move, or trying now, would cost without this one: only what is gained on that is its own.
+    const others = open.filter((other) => other !== one && other.move.tier <= one.move.tier);
+    const without = Math.min(tryNow, ...others.map((other) => other.total));
+    if (!isWorth(one.total, tryNow) && !isWorth(total, without)) return [];
+    return [{ move: ratedMove(ranking, one, total, tryNow), isRefined }];
   });
-  const inOrder = rated.sort(
-    (one, other) => one.tier - other.tier || one.expectedTotal - other.expectedTotal,
-  );
+  const inOrder = rated
+    .sort(
+      (one, other) =>
+        one.move.tier - other.move.tier ||
+        Number(other.isRefined) - Number(one.isRefined) ||
+        one.move.expectedTotal - other.move.expectedTotal,
+    )
+    .map(({ move }) => move);
   const first = inOrder[0];
   return {
     moves: inOrder,
     trials: trials
       .map(
         ({ group, chance, cures, cost, minutes }): RatedTrial => ({
-          repairs: ranking.groups.repairs[group] ?? [],
+          repairs: groups.repairs[group] ?? [],
           chance,
           cures,
           cost,

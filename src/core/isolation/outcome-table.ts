@@ -60,10 +60,15 @@ export function chanceOfRatio(
   return Math.max(0, at(value + half) - at(value - half));
 }
 
-/** The stored table: for each move and set of faults the chances of the answers, filled as it is asked. */
+/**
+ * The stored table: which case of a move holds in a set of faults, found once, and the chances of the answers in each
+ * case. Few cases stand for many sets of faults, which is what keeps the look-ahead quick.
+ */
 export interface OutcomeTable {
-  /** Chances of all answers of a move in a set of faults; `state` is the set's number. */
-  row(move: number, state: number, circumstance: Circumstance): Float64Array;
+  /** Case of a move that holds in a set of faults; `state` is the set's number. */
+  caseOf(move: number, state: number, circumstance: Circumstance): number;
+  /** Chances of a move's answers in each of its cases. */
+  caseRows(move: number): readonly Float64Array[];
   /** Chance of one answer. */
   chance(move: number, outcome: number, state: number, circumstance: Circumstance): number;
   /** Likelihood of a number read, leak included. */
@@ -85,18 +90,16 @@ interface MoveCases {
   readonly numeric: readonly Case<NumericRow>[];
 }
 
-/** Chances of a move's answers in one state: the first case that holds, every answer at least the leak, sum one. */
-export function answerChances(
-  { move, outcomes }: Pick<MoveCases, "move" | "outcomes">,
-  state: MachineState,
-  leak: number,
-): number[] {
-  const found = outcomes.find(({ when }) => holds(when, state));
-  const raw = move.outcomes.map((id) =>
-    Math.max(leak, found?.rows.find(({ outcomeId }) => outcomeId === id)?.p ?? 0),
-  );
-  const sum = raw.reduce((acc, one) => acc + one, 0);
-  return raw.map((one) => one / sum);
+/** Chances of a move's answers in each case, and in none of them at the end: every answer at least the leak, sum one. */
+function rowsByCase({ move, outcomes }: MoveCases, leak: number): Float64Array[] {
+  const rowOf = (rows: readonly OutcomeRow[]): Float64Array => {
+    const raw = move.outcomes.map((id) =>
+      Math.max(leak, rows.find(({ outcomeId }) => outcomeId === id)?.p ?? 0),
+    );
+    const sum = raw.reduce((acc, one) => acc + one, 0);
+    return Float64Array.from(raw, (one) => one / sum);
+  };
+  return [...outcomes.map(({ rows }) => rowOf(rows)), rowOf([])];
 }
 
 /** Builds the table as it is asked for: a set of faults is composed along the power path once a circumstance. */
@@ -115,7 +118,8 @@ export function buildOutcomeTable(
   const numbers = new Map<string, number>();
   const sets: (readonly number[])[] = [];
   const composed: Record<Circumstance, MachineState[]> = { cold: [], hot: [], loaded: [] };
-  const rows: Record<Circumstance, Float64Array[][]> = { cold: [], hot: [], loaded: [] };
+  const rows = cases.map((own) => rowsByCase(own, leak));
+  const found: Record<Circumstance, number[][]> = { cold: [], hot: [], loaded: [] };
   const compose = (state: number, circumstance: Circumstance): MachineState => {
     const made =
       composed[circumstance][state] ??
@@ -127,23 +131,26 @@ export function buildOutcomeTable(
     composed[circumstance][state] = made;
     return made;
   };
-  const rowOf = (move: number, state: number, circumstance: Circumstance): Float64Array => {
-    const ofMove = rows[circumstance][move] ?? [];
-    rows[circumstance][move] = ofMove;
-    const own = cases[move];
-    const made =
-      ofMove[state] ?? Float64Array.from(own ? answerChances(own, compose(state, circumstance), leak) : []);
-    ofMove[state] = made;
-    return made;
+  const caseOf = (move: number, state: number, circumstance: Circumstance): number => {
+    const ofMove = found[circumstance][move] ?? [];
+    found[circumstance][move] = ofMove;
+    const known = ofMove[state];
+    if (known !== undefined) return known;
+    const own = cases[move]?.outcomes ?? [];
+    const index = own.findIndex(({ when }) => holds(when, compose(state, circumstance)));
+    ofMove[state] = index === -1 ? own.length : index;
+    return ofMove[state];
   };
   return {
-    row: rowOf,
-    chance: (move, outcome, state, circumstance) => rowOf(move, state, circumstance)[outcome] ?? 0,
+    caseOf,
+    caseRows: (move) => rows[move] ?? [],
+    chance: (move, outcome, state, circumstance) =>
+      rows[move]?.[caseOf(move, state, circumstance)]?.[outcome] ?? 0,
     ratioChance: (move, { value, halfWidth }, state, circumstance) => {
       const own = cases[move];
       if (!own || own.numeric.length === 0) return undefined;
-      const found = own.numeric.find(({ when }) => holds(when, compose(state, circumstance)))?.rows[0];
-      return Math.max(leak * LEAST_WIDTH, found ? chanceOfRatio(found, value, halfWidth) : 0);
+      const numeric = own.numeric.find(({ when }) => holds(when, compose(state, circumstance)))?.rows[0];
+      return Math.max(leak * LEAST_WIDTH, numeric ? chanceOfRatio(numeric, value, halfWidth) : 0);
     },
     stateOf: (faults) => {
       const key = faults.join(",");

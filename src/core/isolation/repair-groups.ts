@@ -1,4 +1,3 @@
-import { type Trial, trialCost } from "../cost/trial-cost";
 import type { Fault, Repair } from "../knowledge/types";
 import { type Model, presentFaults } from "./belief";
 import type { Intervention } from "./evidence";
@@ -19,9 +18,6 @@ export interface RepairGroups {
 /** Prices known for this job stand in place of the table's. */
 export type PartPrices = Readonly<Record<string, number>>;
 
-/** Trials below this chance are left out of the order: they cannot change it. */
-const LEAST_CHANCE = 1e-4;
-
 function repairsOf(faults: readonly Fault[], indices: readonly number[]): string[] {
   return [...new Set(indices.flatMap((index) => faults[index]?.fix.repair ?? []))].sort();
 }
@@ -32,12 +28,68 @@ interface Sums {
 }
 
 /** Minutes and part of a set of repairs. One part cures all that it cures: it is counted once. */
-function repairSums(ids: readonly string[], repairs: readonly Repair[], prices: PartPrices): Sums {
-  const rows = ids.flatMap((id) => repairs.find((repair) => repair.id === id) ?? []);
+function repairSums(ids: readonly string[], repairs: ReadonlyMap<string, Repair>, prices: PartPrices): Sums {
+  const rows = ids.flatMap((id) => repairs.get(id) ?? []);
   return {
     minutes: rows.reduce((sum, { minutes }) => sum + minutes, 0),
     partMinor: rows.reduce((sum, { id, partMinor }) => sum + (prices[id] ?? partMinor), 0),
   };
+}
+
+/** What would be done about each hypothesis, whatever it costs. */
+interface Structure {
+  readonly groupOf: Int32Array;
+  readonly groups: readonly (readonly string[])[];
+  /** Number of the whole set of repairs of each hypothesis, consequences included. */
+  readonly wholeOf: Int32Array;
+  readonly wholes: readonly (readonly string[])[];
+  readonly successOf: Float64Array;
+}
+
+/** Numbers lists of names, the same list always alike. */
+function numbering(): { numberOf(names: readonly string[]): number; readonly lists: (readonly string[])[] } {
+  const numbers = new Map<string, number>();
+  const lists: (readonly string[])[] = [];
+  return {
+    lists,
+    numberOf: (names) => {
+      const key = names.join(",");
+      const known = numbers.get(key);
+      if (known !== undefined) return known;
+      numbers.set(key, lists.length);
+      lists.push(names);
+      return lists.length - 1;
+    },
+  };
+}
+
+function structureOf(model: Model, interventions: readonly Intervention[]): Structure {
+  const { all, faults } = model.hypotheses;
+  const groups = numbering();
+  const wholes = numbering();
+  const groupOf = new Int32Array(all.length);
+  const wholeOf = new Int32Array(all.length);
+  const successOf = new Float64Array(all.length);
+  for (const [index, hypothesis] of all.entries()) {
+    const present = presentFaults(model, hypothesis, interventions);
+    const roots = hypothesis.roots.filter((root) => present.includes(root));
+    const whole = repairsOf(faults, present);
+    wholeOf[index] = wholes.numberOf(whole);
+    // A consequence whose root is cured is what has to be repaired now.
+    groupOf[index] = groups.numberOf(roots.length > 0 ? repairsOf(faults, roots) : whole);
+    successOf[index] = present.reduce((product, one) => product * (faults[one]?.fix.success ?? 1), 1);
+  }
+  return { groupOf, groups: groups.lists, wholeOf, wholes: wholes.lists, successOf };
+}
+
+/** The structure of a machine nothing was done to yet, once a model. */
+const untouched = new WeakMap<Model, Structure>();
+
+function keptStructure(model: Model, interventions: readonly Intervention[]): Structure {
+  if (interventions.length > 0) return structureOf(model, interventions);
+  const known = untouched.get(model) ?? structureOf(model, []);
+  untouched.set(model, known);
+  return known;
 }
 
 export function repairGroups(
@@ -47,82 +99,18 @@ export function repairGroups(
   prices: PartPrices,
   minuteMinor: number,
 ): RepairGroups {
-  const { all, faults } = model.hypotheses;
-  const numbers = new Map<string, number>();
-  const groups: (readonly string[])[] = [];
-  const wholes = new Map<string, Sums>();
-  const minutesOf = new Float64Array(all.length);
-  const costOf = new Float64Array(all.length);
-  const successOf = new Float64Array(all.length);
-  const groupOf = Int32Array.from(all, (hypothesis, index) => {
-    const present = presentFaults(model, hypothesis, interventions);
-    const roots = hypothesis.roots.filter((root) => present.includes(root));
-    const whole = repairsOf(faults, present);
-    const wholeKey = whole.join(",");
-    const sums = wholes.get(wholeKey) ?? repairSums(whole, repairs, prices);
-    wholes.set(wholeKey, sums);
-    costOf[index] = sums.minutes * minuteMinor + sums.partMinor;
-    minutesOf[index] = sums.minutes;
-    successOf[index] = present.reduce((product, one) => product * (faults[one]?.fix.success ?? 1), 1);
-    // A consequence whose root is cured is what has to be repaired now.
-    const ids = roots.length > 0 ? repairsOf(faults, roots) : whole;
-    const key = ids.join(",");
-    const known = numbers.get(key);
-    if (known !== undefined) return known;
-    numbers.set(key, groups.length);
-    groups.push(ids);
-    return groups.length - 1;
-  });
-  return { groupOf, repairs: groups, costOf, minutesOf, successOf };
-}
-
-interface BranchTrial extends Trial {
-  readonly group: number;
-  readonly chance: number;
-  readonly minutes: number;
-}
-
-/** Weights of one branch by repair group, gathered in one pass over the hypotheses. */
-export class BranchSums {
-  readonly weight: Float64Array;
-  readonly #cost: Float64Array;
-  readonly #minutes: Float64Array;
-  readonly #cures: Float64Array;
-  readonly #groups: RepairGroups;
-
-  constructor(groups: RepairGroups) {
-    this.#groups = groups;
-    this.weight = new Float64Array(groups.repairs.length);
-    this.#cost = new Float64Array(groups.repairs.length);
-    this.#minutes = new Float64Array(groups.repairs.length);
-    this.#cures = new Float64Array(groups.repairs.length);
-  }
-
-  add(hypothesis: number, weight: number): void {
-    const group = this.#groups.groupOf[hypothesis] ?? 0;
-    this.weight[group] = (this.weight[group] ?? 0) + weight;
-    this.#cost[group] = (this.#cost[group] ?? 0) + weight * (this.#groups.costOf[hypothesis] ?? 0);
-    this.#minutes[group] = (this.#minutes[group] ?? 0) + weight * (this.#groups.minutesOf[hypothesis] ?? 0);
-    this.#cures[group] = (this.#cures[group] ?? 0) + weight * (this.#groups.successOf[hypothesis] ?? 0);
-  }
-
-  /** The repairs that could be tried in this branch, whose whole weight is `total`. */
-  trials(total: number): BranchTrial[] {
-    const trials: BranchTrial[] = [];
-    this.weight.forEach((weight, group) => {
-      if (weight / total > LEAST_CHANCE)
-        trials.push({
-          group,
-          chance: weight / total,
-          cost: (this.#cost[group] ?? 0) / weight,
-          minutes: (this.#minutes[group] ?? 0) / weight,
-          cures: (this.#cures[group] ?? 0) / total,
-        });
-    });
-    return trials;
-  }
-
-  costOfTrying(total: number, giveUp: number): number {
-    return trialCost(this.trials(total), giveUp);
-  }
+  const { groupOf, groups, wholeOf, wholes, successOf } = keptStructure(model, interventions);
+  const byId = new Map(repairs.map((repair) => [repair.id, repair]));
+  const sums = wholes.map((whole) => repairSums(whole, byId, prices));
+  const sumOf = (index: number): Sums => sums[wholeOf[index] ?? 0] ?? { minutes: 0, partMinor: 0 };
+  return {
+    groupOf,
+    repairs: groups,
+    costOf: Float64Array.from(
+      wholeOf,
+      (_, index) => sumOf(index).minutes * minuteMinor + sumOf(index).partMinor,
+    ),
+    minutesOf: Float64Array.from(wholeOf, (_, index) => sumOf(index).minutes),
+    successOf,
+  };
 }

@@ -154,9 +154,8 @@ export function nextStep(view: JobView, ground: StepGround): NextStep {
 export type CollarState = "done" | "attention" | "to-come";
 
 function putBackCollar(view: JobView): CollarState {
-  const isTakenApart = view.removed.length > 0 || view.bench.opened.length > 0;
-  if (!isWhole(view)) return "attention";
-  return isTakenApart || view.interventions.length > 0 ? "done" : "to-come";
+  if (view.interventions.length === 0 && !view.signedOff) return "to-come";
+  return isWhole(view) ? "done" : "attention";
 }
 
 /** How each collar of the job's shaft is drawn. */
@@ -174,7 +173,7 @@ export function collars(view: JobView, ground: StepGround): Record<Stage, Collar
     "make-safe":
       failedChecks(view).length > 0
         ? "attention"
-        : madeSafe
+        : madeSafe || view.signedOff
           ? "done"
           : view.bench.plug === "not-known" && view.deadChecks.length === 0
             ? "to-come"

@@ -107,6 +107,7 @@ export const TABLES = {
   }),
   repairs: row({
     label: words(),
+    done: words(),
     minutes: finiteNumber().required().positive(),
     partMinor: finiteNumber().required().min(0),
   }),

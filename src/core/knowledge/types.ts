@@ -79,6 +79,8 @@ export interface Station {
 export interface Repair {
   readonly id: string;
   readonly label: string;
+  /** The same once it is done, as the log and the owner's sheet say it. */
+  readonly done: string;
   readonly minutes: number;
   readonly partMinor: number;
   readonly provenance: Provenance;

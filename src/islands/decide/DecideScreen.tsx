@@ -91,7 +91,10 @@ function Take({ job, shop, isolation, knowledge, decision, chosen, onLeave }: Ta
           <div className="bg-paper px-3 py-2">
             <p className="mb-2">
               <b>Nothing has proved the leading suspect directly yet.</b>{" "}
-              <a className="text-teal underline underline-offset-4" href={`/jobs/${job.jobId}/isolate`}>
+              <a
+                className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
+                href={`/jobs/${job.jobId}/isolate`}
+              >
                 Measure it first
               </a>
               , or say why it is bought without.
@@ -142,7 +145,10 @@ function Ready({ job, shop, isolation, knowledge }: ReadyProps) {
         {isTaken ? (
           <p className="mt-2 text-soft">
             Decided before: <b className="text-ink">{job.decision?.label}</b>.{" "}
-            <a className="text-teal underline underline-offset-4" href={`/jobs/${job.jobId}/put-back`}>
+            <a
+              className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
+              href={`/jobs/${job.jobId}/put-back`}
+            >
               Go on with it
             </a>
           </p>
@@ -199,7 +205,10 @@ function Ready({ job, shop, isolation, knowledge }: ReadyProps) {
             ? ""
             : `The first repair stays the right one up to ${money(decision.firstRepairFlip)} for it, time and part together. `}
           Time counts at {money(kase.minuteMinor * 60)} an hour; parts from{" "}
-          <a className="text-teal underline underline-offset-4" href={`/jobs/${job.jobId}/match`}>
+          <a
+            className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
+            href={`/jobs/${job.jobId}/match`}
+          >
             Match
           </a>{" "}
           where one is chosen.

@@ -14,26 +14,34 @@ interface ShaftProps {
   onTake(route: Route): void;
 }
 
+function isSpread({ low, high }: Route): boolean {
+  return high - low >= 1;
+}
+
 function percent(minor: number, scale: number): string {
   return `${(100 * minor) / scale}%`;
 }
 
-/** Thick to the mean, time and money told apart by their texture; thin over nine in ten of the cases. */
+/** Thick to the mean, time and money told apart by their texture; thin over the middle eight in ten cases. */
 function Shaft({ route, scale }: Pick<ShaftProps, "route" | "scale">) {
   const time = route.mean - route.cash;
   return (
     <div className="relative h-9" aria-hidden="true">
-      <span
-        className="absolute top-[16px] h-[4px] bg-ring"
-        style={{ left: percent(route.low, scale), width: percent(route.high - route.low, scale) }}
-      />
-      {[route.low, route.high].map((end, index) => (
-        <span
-          key={index === 0 ? "low" : "high"}
-          className="absolute top-[10px] h-4 w-[3px] bg-ring"
-          style={{ left: `calc(${percent(end, scale)} - 1px)` }}
-        />
-      ))}
+      {isSpread(route) ? (
+        <>
+          <span
+            className="absolute top-[16px] h-[4px] bg-ring"
+            style={{ left: percent(route.low, scale), width: percent(route.high - route.low, scale) }}
+          />
+          {[route.low, route.high].map((end, index) => (
+            <span
+              key={index === 0 ? "low" : "high"}
+              className="absolute top-[10px] h-4 w-[3px] bg-ring"
+              style={{ left: `calc(${percent(end, scale)} - 1px)` }}
+            />
+          ))}
+        </>
+      ) : null}
       <span className="absolute top-1 left-0 h-7 bg-ink" style={{ width: percent(time, scale) }} />
       <span
         className="cash absolute top-1 h-7 border-[1.5px] border-ink"
@@ -55,7 +63,9 @@ function Steps({ route, repairs, currency }: Pick<ShaftProps, "route" | "repairs
       {rest > 0 ? ` and ${rest} more` : ""}
       {route.givesUp >= 0.05 ? `; ${formatChance(route.givesUp)} to end at another machine` : ""}.{" "}
       <span className="whitespace-nowrap">
-        Nine in ten: {money(route.low)} to {money(route.high)}.
+        {isSpread(route)
+          ? `Eight in ten: ${money(route.low)} to ${money(route.high)}.`
+          : `Mostly ${money(route.low)}.`}
       </span>
     </p>
   );
@@ -115,7 +125,7 @@ export function RouteShafts({
           <span className="cash inline-block h-4 w-7 border-[1.5px] border-ink" /> parts and machines
         </span>
         <span className="flex items-center gap-2">
-          <span className="inline-block h-1 w-7 bg-ring" /> nine in ten cases end here
+          <span className="inline-block h-1 w-7 bg-ring" /> eight in ten end here
         </span>
       </p>
     </section>

@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { Isolation } from "@/core/isolation/isolate";
 import type { RatedMove } from "@/core/isolation/next-move";
 import type { JobView } from "@/core/job/reduce";
-import type { Knowledge } from "@/core/knowledge/types";
+import type { Knowledge, Move } from "@/core/knowledge/types";
 import { formatMoney } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { JobFrame } from "../frame/JobFrame";
@@ -18,47 +18,89 @@ interface ReadyProps {
   readonly shop: Shop;
   readonly isolation: Isolation;
   readonly knowledge: Knowledge;
+  readonly isSettled: boolean;
 }
 
 const OTHERS = 3;
 
-function Alternatives({
-  moves,
-  knowledge,
-  shop,
-  onChoose,
-}: {
+interface OthersProps {
   readonly moves: readonly RatedMove[];
+  /** Moves that would change nothing: still one tap away, for whoever knows better. */
+  readonly rest: readonly Move[];
   readonly knowledge: Knowledge;
   readonly shop: Shop;
   onChoose(moveId: string): void;
+}
+
+function OtherMove({
+  move,
+  minutes,
+  saves,
+  onChoose,
+}: {
+  readonly move: Move | undefined;
+  readonly minutes: number;
+  readonly saves: string | undefined;
+  onChoose(moveId: string): void;
 }) {
-  if (moves.length === 0) return null;
+  if (!move) return null;
   return (
-    <ul aria-label="Other moves" className="mt-2">
-      {moves.map((rated) => (
-        <li key={rated.moveId} className="border-rule border-t">
-          <button
-            type="button"
-            onClick={() => onChoose(rated.moveId)}
-            className="grid min-h-12 w-full grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 text-left md:grid-cols-[minmax(0,1fr)_70px_200px]"
-          >
-            <span>
-              {knowledge.moves.find(({ id }) => id === rated.moveId)?.title}
-              {rated.tier > 1 ? <span className="ml-2 text-soft">live</span> : null}
-            </span>
-            <span className="num hidden text-soft md:inline">{rated.minutes + rated.stateMinutes} min</span>
-            <span className="text-right text-soft">
-              saves{" "}
-              <b className="num text-ink">
-                {formatMoney(Math.round(rated.savesPerMinute), shop.settings.currency)}
-              </b>{" "}
-              a minute
-            </span>
-          </button>
-        </li>
-      ))}
-    </ul>
+    <li className="border-rule border-t">
+      <button
+        type="button"
+        onClick={() => onChoose(move.id)}
+        className="grid min-h-12 w-full grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 text-left md:grid-cols-[minmax(0,1fr)_70px_200px]"
+      >
+        <span>
+          {move.title}
+          {move.tier > 1 ? <span className="ml-2 text-soft">live</span> : null}
+        </span>
+        <span className="num hidden text-soft md:inline">{minutes} min</span>
+        <span className="text-right text-soft">
+          {saves === undefined ? (
+            "changes nothing"
+          ) : (
+            <>
+              saves <b className="num text-ink">{saves}</b> a minute
+            </>
+          )}
+        </span>
+      </button>
+    </li>
+  );
+}
+
+function Alternatives({ moves, rest, knowledge, shop, onChoose }: OthersProps) {
+  const [isAll, setIsAll] = useState(false);
+  const hidden = Math.max(0, moves.length - OTHERS) + rest.length;
+  const money = (minor: number): string => formatMoney(Math.round(minor), shop.settings.currency);
+  return (
+    <>
+      <ul aria-label="Other moves" className="mt-2">
+        {(isAll ? moves : moves.slice(0, OTHERS)).map(({ moveId, minutes, stateMinutes, savesPerMinute }) => (
+          <OtherMove
+            key={moveId}
+            move={knowledge.moves.find(({ id }) => id === moveId)}
+            minutes={minutes + stateMinutes}
+            saves={money(savesPerMinute)}
+            onChoose={onChoose}
+          />
+        ))}
+        {(isAll ? rest : []).map((move) => (
+          <OtherMove key={move.id} move={move} minutes={move.minutes} saves={undefined} onChoose={onChoose} />
+        ))}
+      </ul>
+      {hidden > 0 ? (
+        <button
+          type="button"
+          className="min-h-11 text-teal underline underline-offset-4"
+          aria-expanded={isAll}
+          onClick={() => setIsAll(!isAll)}
+        >
+          {isAll ? "Show the best few" : `Show ${hidden} more moves`}
+        </button>
+      ) : null}
+    </>
   );
 }
 
@@ -75,7 +117,16 @@ function Conflict({ isolation, job }: { readonly isolation: Isolation; readonly 
   );
 }
 
-function Ready({ screen, shop, isolation, knowledge }: ReadyProps) {
+/** Moves of this kind of machine that were not asked since the last repair. */
+function unasked(job: JobView, knowledge: Knowledge): readonly Move[] {
+  const epoch = job.interventions.length;
+  const asked = new Set(job.answers.filter((one) => one.epoch === epoch).map(({ moveId }) => moveId));
+  return knowledge.moves.filter(
+    ({ id, families }) => families.includes(job.takenIn?.family ?? "") && !asked.has(id),
+  );
+}
+
+function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
   const [station, setStation] = useState<string | undefined>(undefined);
   const [own, setOwn] = useState<string | undefined>(undefined);
   const near = new Set(
@@ -84,9 +135,18 @@ function Ready({ screen, shop, isolation, knowledge }: ReadyProps) {
       .flatMap(({ provenBy }) => provenBy.map(({ moveId }) => moveId)),
   );
   const offered = station ? isolation.moves.filter(({ moveId }) => near.has(moveId)) : isolation.moves;
-  const chosen = isolation.moves.find(({ moveId }) => moveId === own) ?? offered[0] ?? isolation.moves[0];
-  const move = knowledge.moves.find(({ id }) => id === chosen?.moveId);
-  const others = offered.filter(({ moveId }) => moveId !== chosen?.moveId).slice(0, OTHERS);
+  const free = unasked(screen.job, knowledge);
+  const rest = free.filter(
+    ({ id }) =>
+      (station === undefined || near.has(id)) && !isolation.moves.some(({ moveId }) => moveId === id),
+  );
+  // One that was answered meanwhile is not on offer any more.
+  const ownMove = free.find(({ id }) => id === own);
+  const chosen = ownMove
+    ? isolation.moves.find(({ moveId }) => moveId === ownMove.id)
+    : (offered[0] ?? isolation.moves[0]);
+  const move = ownMove ?? knowledge.moves.find(({ id }) => id === chosen?.moveId);
+  const others = offered.filter(({ moveId }) => moveId !== chosen?.moveId);
   return (
     <>
       <PowerPath
@@ -97,7 +157,7 @@ function Ready({ screen, shop, isolation, knowledge }: ReadyProps) {
       />
       <FoldedPath shares={isolation.stations} stations={knowledge.stations} />
       <div className="mt-2 grid gap-x-7 gap-y-4 lg:grid-cols-[minmax(0,1fr)_330px]">
-        <div className="min-w-0">
+        <div className="min-w-0" aria-busy={!isSettled} data-testid="moves">
           {move ? (
             <NextMove
               key={move.id}
@@ -116,7 +176,7 @@ function Ready({ screen, shop, isolation, knowledge }: ReadyProps) {
             </section>
           )}
           <Conflict isolation={isolation} job={screen.job} />
-          <Alternatives moves={others} knowledge={knowledge} shop={shop} onChoose={setOwn} />
+          <Alternatives moves={others} rest={rest} knowledge={knowledge} shop={shop} onChoose={setOwn} />
         </div>
         <aside>
           <Suspects
@@ -142,7 +202,15 @@ function Body({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sho
       </p>
     );
   if (state.kind === "ready")
-    return <Ready screen={screen} shop={shop} isolation={state.isolation} knowledge={state.knowledge} />;
+    return (
+      <Ready
+        screen={screen}
+        shop={shop}
+        isolation={state.isolation}
+        knowledge={state.knowledge}
+        isSettled={state.isSettled}
+      />
+    );
   return <NotCovered jobId={screen.job.jobId} issues={state.issues} />;
 }
 

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { RatedMove } from "@/core/isolation/next-move";
+import { owedChecks } from "@/core/job/next-step";
 import type { Knowledge } from "@/core/knowledge/types";
 import { formatChance } from "@/core/quantity/format";
 import { Choices } from "../fields/Choices";
@@ -100,7 +101,7 @@ function AnswerPart(props: MoveProps) {
   const [pending, setPending] = useState<string | undefined>(undefined);
   const [circumstance, setCircumstance] = useState<Circumstance>("cold");
   const isLive = move.tier > 1;
-  const isBlocked = (props.rated?.blockedBy ?? []).length > 0;
+  const isBlocked = isLive && owedChecks(screen.job, props.shop).length > 0;
   const keep = async (outcomeId: string, taken: "now" | "afterwards"): Promise<void> => {
     const payload = { moveId: move.id, outcomeId, circumstance, taken };
     if (await post({ kind: "answer", stage: "isolate", payload })) setPending(undefined);

@@ -1,9 +1,9 @@
 import { type Remote, wrap } from "comlink";
 import { useEffect, useMemo, useRef, useState } from "react";
-import type { Isolation } from "@/core/isolation/isolate";
+import type { IsolateRequest, Isolation } from "@/core/isolation/isolate";
 import { isolationRequest } from "@/core/job/isolation-request";
 import type { Knowledge } from "@/core/knowledge/types";
-import type { Issue } from "@/core/result";
+import type { Issue, Result } from "@/core/result";
 import type { Shop } from "@/core/shop/shop";
 import type { IsolationWorker } from "@/workers/isolation.worker";
 import type { JobScreen } from "../frame/use-job-screen";
@@ -12,7 +12,19 @@ import { request } from "../state/api";
 export type IsolationState =
   | { readonly kind: "working" }
   | { readonly kind: "failed"; readonly issues: readonly Issue[] }
-  | { readonly kind: "ready"; readonly isolation: Isolation; readonly knowledge: Knowledge };
+  | {
+      readonly kind: "ready";
+      readonly isolation: Isolation;
+      readonly knowledge: Knowledge;
+      /** The request that this answers, and whether the second step has been worked out. */
+      readonly asked: string;
+      readonly isRefined: boolean;
+    };
+
+/** What a screen draws: the last answer, and whether it is the last word on the job as it stands now. */
+export type ShownIsolation =
+  | Exclude<IsolationState, { kind: "ready" }>
+  | (Extract<IsolationState, { kind: "ready" }> & { readonly isSettled: boolean });
 
 function requestOf(screen: JobScreen, shop: Shop, { access }: Knowledge) {
   const isMadeSafe = screen.gaps("hands-inside").length === 0;
@@ -44,7 +56,7 @@ function useWorker(shop: Shop, onFail: (issues: readonly Issue[]) => void): Read
 }
 
 /** Where the fault sits and what to do next, worked out again after each answer, away from the page's own thread. */
-export function useIsolation(screen: JobScreen, shop: Shop): IsolationState {
+export function useIsolation(screen: JobScreen, shop: Shop): ShownIsolation {
   const [state, setState] = useState<IsolationState>({ kind: "working" });
   const ready = useWorker(shop, (issues) => setState({ kind: "failed", issues }));
   // The request as text: asked again only when it says something else, not at each tick of the clock.
@@ -55,17 +67,25 @@ export function useIsolation(screen: JobScreen, shop: Shop): IsolationState {
   useEffect(() => {
     if (!ready || asked === undefined) return;
     let isCurrent = true;
-    void ready.worker.isolate(JSON.parse(asked)).then((found) => {
+    const say = (found: Result<Isolation>, isRefined: boolean): void => {
       if (!isCurrent) return;
       setState(
         found.ok
-          ? { kind: "ready", isolation: found.value, knowledge: ready.knowledge }
+          ? { kind: "ready", isolation: found.value, knowledge: ready.knowledge, asked, isRefined }
           : { kind: "failed", issues: found.issues },
       );
-    });
+    };
+    const work = async (): Promise<void> => {
+      const request: IsolateRequest = JSON.parse(asked);
+      say(await ready.worker.isolate(request), false);
+      // One step at once; two steps refine the first choice while the repairer reads.
+      if (isCurrent)
+        say(await ready.worker.isolate({ ...request, options: { ...request.options, lookAhead: 2 } }), true);
+    };
+    void work();
     return () => {
       isCurrent = false;
     };
   }, [ready, asked]);
-  return state;
+  return state.kind === "ready" ? { ...state, isSettled: state.isRefined && state.asked === asked } : state;
 }

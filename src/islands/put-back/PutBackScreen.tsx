@@ -49,7 +49,7 @@ function OffLine({ job, one, isNow }: LineProps) {
       </li>
     );
   return (
-    <li className={`border-rule border-t py-2 ${isNow ? "move my-2 px-4 py-3" : ""}`}>
+    <li className={isNow ? "move my-2 px-4 py-3" : "border-rule border-t py-2"}>
       <div className="flex flex-wrap items-center gap-3">
         <span className="min-w-0 flex-1 basis-56">
           <span className={isNow ? "block font-bold text-[28px] leading-tight" : "font-semibold"}>

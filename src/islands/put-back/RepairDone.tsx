@@ -97,7 +97,10 @@ export function RepairDone({ screen, repairs }: DoneProps) {
           ) : (
             <span>
               Nothing is decided yet.{" "}
-              <a className="text-teal underline underline-offset-4" href={`/jobs/${job.jobId}/decide`}>
+              <a
+                className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
+                href={`/jobs/${job.jobId}/decide`}
+              >
                 Decide
               </a>
             </span>

@@ -65,7 +65,10 @@ function Blocked({ job }: { readonly job: JobView }) {
     <div role="alert" className="hatched mb-3 rounded-[3px] border-[1.5px] border-ink p-2">
       <p className="bg-paper px-3 py-2">
         <b>Covers on before power.</b>{" "}
-        <a className="text-teal underline underline-offset-4" href={`/jobs/${job.jobId}/put-back`}>
+        <a
+          className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
+          href={`/jobs/${job.jobId}/put-back`}
+        >
           Put back what is off
         </a>
         . A run that was made already can be kept as entered afterwards.

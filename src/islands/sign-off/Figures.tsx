@@ -1,5 +1,5 @@
 import type { BeforeAfter } from "@/core/job/before-after";
-import { formatQuantity, formatText } from "@/core/quantity/format";
+import { formatText } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 
 const QUANTITY: Readonly<Record<string, string>> = {
@@ -17,7 +17,7 @@ function nameOf({ id }: BeforeAfter, shop: Shop): string {
 /** A ratio says nothing of temperatures. */
 function ratio({ before, after, unit }: BeforeAfter): string {
   if (unit === "K" || before === undefined || after === undefined || before === 0) return "";
-  return `${formatQuantity(after / before, "", 3).number} times`;
+  return `${Number((after / before).toPrecision(2))} times`;
 }
 
 /** Before and after in two columns. */

@@ -59,6 +59,8 @@ function Found({ job, shop }: Pick<SheetProps, "job" | "shop">) {
   );
 }
 
+const LOOKED = { passed: "nothing against it", failed: "not fit for use", undecided: "cannot tell" } as const;
+
 function Tests({ job, shop }: Pick<SheetProps, "job" | "shop">) {
   const verdicts = { passed: "within its limit", failed: "outside its limit", undecided: "cannot tell" };
   return (
@@ -72,7 +74,7 @@ function Tests({ job, shop }: Pick<SheetProps, "job" | "shop">) {
             {reading ? (
               <>
                 <b>{shown ? `${shown.number} ${shown.unit}` : reading.entered}</b>,{" "}
-                {verdicts[reading.verdict]}
+                {reading.limit === null ? LOOKED[reading.verdict] : verdicts[reading.verdict]}
                 {reading.limit === null
                   ? ""
                   : ` of ${formatText(reading.limit, "Ω")} (${reading.limitSource}, recalled)`}

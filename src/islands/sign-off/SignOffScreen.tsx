@@ -1,5 +1,6 @@
 import { useState } from "react";
-import { beforeAfter } from "@/core/job/before-after";
+import { type BeforeAfter, beforeAfter } from "@/core/job/before-after";
+import { stillOff } from "@/core/job/put-back";
 import type { JobView } from "@/core/job/reduce";
 import { finalTests, signOffWord } from "@/core/job/sign-off";
 import { formatMoney, minorDigits } from "@/core/quantity/format";
@@ -132,16 +133,37 @@ function Signed({ job }: { readonly job: JobView }) {
   );
 }
 
+/** Tests taken before the last cover is on say nothing of the machine that leaves. */
+function StillOff({ job, left }: { readonly job: JobView; readonly left: number }) {
+  return (
+    <div className="move mb-3 flex flex-wrap items-center gap-5 px-5 py-4" data-testid="still-off">
+      <h2 className="font-bold text-[30px] leading-tight">First put back: {left} left</h2>
+      <a className="btn btn-primary btn-loud" href={`/jobs/${job.jobId}/put-back`}>
+        Put back
+      </a>
+    </div>
+  );
+}
+
+function figureWords(figures: readonly BeforeAfter[]): string {
+  const whole = figures.filter(({ before, after }) => before !== undefined && after !== undefined).length;
+  return `${whole} of ${figures.length} taken on both sides`;
+}
+
 function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Shop }) {
   const { job } = screen;
   const isPlugOut = screen.gaps("plug-out").length === 0;
+  const figures = beforeAfter(job);
   const tests = finalTests(job, shop);
   const isTested = tests.every(({ reading }) => reading !== undefined && reading.verdict !== "undecided");
   const run = job.runs.findLast(({ seq }) => seq > job.lastChangeSeq);
-  const step = job.signedOff ? undefined : !isTested ? "tests" : run === undefined ? "run" : "word";
+  const left = stillOff(job).length + job.bench.opened.length;
+  const step =
+    job.signedOff || left > 0 ? undefined : !isTested ? "tests" : run === undefined ? "run" : "word";
   return (
     <>
       <Signed job={job} />
+      {left > 0 ? <StillOff job={job} left={left} /> : null}
       <Part title="Final tests of its class" isNow={step === "tests"} isDone={isTested} done="taken">
         {isPlugOut ? null : (
           <div className="mb-3">
@@ -159,8 +181,8 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
       >
         <AcceptanceRun job={job} />
       </Part>
-      <Part title="Before and after" isNow={false} isDone={false} done="">
-        <Figures rows={beforeAfter(job)} shop={shop} />
+      <Part title="Before and after" isNow={false} isDone={figures.length > 0} done={figureWords(figures)}>
+        <Figures rows={figures} shop={shop} />
       </Part>
       <Part
         title="What may be said of it"

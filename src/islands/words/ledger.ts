@@ -113,7 +113,7 @@ export function lineWords(line: LedgerLine, shop: Shop): string {
     case "answer":
       return answerWords(line.payload, shop);
     case "intervention":
-      return `Done: ${line.payload.label}`;
+      return line.payload.label;
     case "part-chosen":
       return `Part chosen: ${line.payload.label}${line.payload.fit === "fit" ? "" : `, ${line.payload.fit === "note" ? "with a note" : "for a while only"}`}`;
     case "priced":

@@ -25,6 +25,10 @@ export function routeLabel({ id, steps }: Route, repairs: readonly Repair[]): st
   return steps[0] ? stepLabel(steps[0].repairs, repairs) : "No repair is worth trying";
 }
 
+/** A first step that fails more often than this is told with the second. */
+const DOUBTFUL = 0.3;
+const LEAST_SAID = 0.075;
+
 /** The decision in one sentence. */
 export function decisionSentence(
   { best, next }: Decision,
@@ -35,6 +39,9 @@ export function decisionSentence(
   const against = `against ${money(next.mean)} for ${NAMES[next.id]}`;
   if (best.id === "replace")
     return `Another machine: ${money(best.mean)}, ${against}. No repair is worth its chance.`;
-  const sure = best.givesUp < 0.05 ? "" : `, and ${formatChance(best.givesUp)} that none of it helps`;
-  return `${routeLabel(best, repairs)}: ${money(best.mean)} on average ${against}, ${formatChance(1 - best.wrong)} that this alone ends it${sure}.`;
+  const second = best.wrong > DOUBTFUL ? best.steps[1] : undefined;
+  const then = second ? ` first, then ${inSentence(stepLabel(second.repairs, repairs))}` : "";
+  const sure = best.givesUp < LEAST_SAID ? "" : `, and ${formatChance(best.givesUp)} that none of it helps`;
+  const alone = second ? "the first alone" : "this alone";
+  return `${routeLabel(best, repairs)}${then}: ${money(best.mean)} on average ${against}, ${formatChance(1 - best.wrong)} that ${alone} ends it${sure}.`;
 }

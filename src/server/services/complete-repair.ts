@@ -43,7 +43,7 @@ export function completeIntervention(repair: string, view: JobView, ground: Grou
   const success = Math.min(1, ...cured.map(({ fix }) => fix.success));
   return ok({
     kind: "intervention",
-    payload: { label: row.label, faultIds: cured.map(({ id }) => id), success },
+    payload: { label: row.done, faultIds: cured.map(({ id }) => id), success },
   });
 }
 
