@@ -22,6 +22,9 @@ const type = async (page: Page, text: string): Promise<void> => {
   await page.getByTestId("reading").fill(text);
 };
 
+const settled = (page: Page): Promise<void> =>
+  page.locator('[data-testid="moves"][aria-busy="false"]').waitFor();
+
 const SHOTS: readonly Shot[] = [
   { name: "bench", path: "/" },
   { name: "take-in", path: "/jobs/103/take-in" },
@@ -45,6 +48,13 @@ const SHOTS: readonly Shot[] = [
     path: "/tools/capacitor-against-mark?mark=30%20%CE%BCF%20%C2%B15%20%25%20450%20VAC%20S0",
     before: (page) => type(page, "28.4"),
   },
+  { name: "isolate", path: "/jobs/104/isolate", before: settled },
+  { name: "isolate-phone", path: "/jobs/104/isolate", size: PHONE, before: settled },
+  { name: "match", path: "/jobs/103/match" },
+  { name: "decide", path: "/jobs/108/decide", before: (page) => page.getByTestId("sentence").waitFor() },
+  { name: "put-back", path: "/jobs/109/put-back" },
+  { name: "sign-off", path: "/jobs/110/sign-off", theme: "nightbench" },
+  { name: "sheet", path: "/jobs/110/sheet" },
   { name: "set-up", path: "/set-up" },
   { name: "bench-phone", path: "/", size: PHONE },
   { name: "make-safe-phone", path: "/jobs/106/make-safe", size: PHONE, theme: "nightbench" },
