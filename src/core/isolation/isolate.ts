@@ -1,6 +1,6 @@
 import type { InferType } from "yup";
 import { limitOf } from "../knowledge/resolve-limits";
-import type { Knowledge, Limits } from "../knowledge/types";
+import type { Knowledge, Limits, Move } from "../knowledge/types";
 import { fail, issue, ok, type Result } from "../result";
 import { type Model, modelFrom, posterior } from "./belief";
 import { type Conflict, findConflict } from "./conflict";
@@ -15,7 +15,7 @@ export type IsolateRequest = InferType<typeof isolateInput>;
 
 /** The tables that isolation reads: what a worker is handed. */
 export type IsolationKnowledge = OutcomeKnowledge &
-  Pick<Knowledge, "faults" | "repairs" | "stations" | "access" | "version">;
+  Pick<Knowledge, "families" | "archetypes" | "faults" | "repairs" | "stations" | "access" | "version">;
 
 export interface Isolation {
   readonly suspects: readonly Suspect[];
@@ -42,12 +42,34 @@ interface Prepared {
   readonly interventions: readonly Intervention[];
 }
 
-function modelOf(request: IsolateRequest, knowledge: IsolationKnowledge, limits: Limits): Result<Model> {
-  const absent = new Set(
-    (request.machine.stations ?? []).filter(({ present }) => !present).map(({ id }) => id),
+/**
+ * Stations of a machine: those of its family, with what its archetype adds and lacks, and what the request says of it.
+ * A station named by the request decides over both.
+ */
+export function stationsOf(
+  { family, archetype, stations }: Pick<IsolateRequest["machine"], "family" | "archetype" | "stations">,
+  knowledge: Pick<Knowledge, "families" | "archetypes">,
+): ReadonlySet<string> {
+  const usual = knowledge.families.find(({ id }) => id === family)?.stations ?? [];
+  const kind = knowledge.archetypes.find(({ id }) => id === archetype);
+  const present = new Set([...usual, ...(kind?.adds ?? [])]);
+  for (const id of kind?.lacks ?? []) present.delete(id);
+  for (const { id, present: isThere } of stations ?? [])
+    if (isThere) present.add(id);
+    else present.delete(id);
+  return present;
+}
+
+/** Moves that can be made on a machine of this family with these stations. */
+export function movesFor(moves: readonly Move[], family: string, stations: ReadonlySet<string>): Move[] {
+  return moves.filter(
+    (move) => move.families.includes(family) && move.stations.every((station) => stations.has(station)),
   );
-  const stations = new Set(knowledge.stations.map(({ id }) => id).filter((id) => !absent.has(id)));
+}
+
+function modelOf(request: IsolateRequest, knowledge: IsolationKnowledge, limits: Limits): Result<Model> {
   const { family } = request.machine;
+  const stations = stationsOf(request.machine, knowledge);
   const faults = faultsFor(knowledge.faults, family, stations);
   if (faults.length === 0) {
     const known = [...new Set(knowledge.faults.flatMap(({ families }) => families))].join(", ");
@@ -60,14 +82,9 @@ function modelOf(request: IsolateRequest, knowledge: IsolationKnowledge, limits:
       ),
     );
   }
-  const moves = knowledge.moves.filter(({ families }) => families.includes(family));
+  const moves = movesFor(knowledge.moves, family, stations);
   const hypotheses = buildHypotheses(faults, family, request.options?.maxRoots ?? 2, limits);
-  const table = buildOutcomeTable(
-    faults.map(({ id }) => id),
-    moves,
-    knowledge,
-    limits,
-  );
+  const table = buildOutcomeTable(faults, moves, knowledge, limits);
   return ok(modelFrom(hypotheses, moves, table));
 }
 
@@ -77,8 +94,8 @@ type Models = (request: IsolateRequest) => Result<Model>;
 function keptModels(knowledge: IsolationKnowledge, limits: Limits): Models {
   const kept = new Map<string, Result<Model>>();
   return (request) => {
-    const { family, stations } = request.machine;
-    const key = JSON.stringify([family, stations, request.options?.maxRoots]);
+    const { family, archetype, stations } = request.machine;
+    const key = JSON.stringify([family, archetype, stations, request.options?.maxRoots]);
     const known = kept.get(key) ?? modelOf(request, knowledge, limits);
     kept.set(key, known);
     return known;
@@ -166,7 +183,13 @@ function isolateWith(
   const conflict = findConflict(model, belief, answers, interventions, limits);
   return ok({
     suspects: named,
-    stations: stationShares(model, belief, knowledge.stations, spoken, limits),
+    stations: stationShares(
+      model,
+      belief,
+      knowledge.stations.filter(({ id }) => stationsOf(request.machine, knowledge).has(id)),
+      spoken,
+      limits,
+    ),
     moves: advice.moves,
     trials: advice.trials,
     stop: { advised: advice.isStopAdvised, trialCost: advice.trialCost },

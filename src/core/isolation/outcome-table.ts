@@ -1,5 +1,5 @@
 import { limitOf } from "../knowledge/resolve-limits";
-import type { Limits, Move, NumericRow, OutcomeRow, When } from "../knowledge/types";
+import type { Fault, Limits, Move, NumericRow, OutcomeRow, When } from "../knowledge/types";
 import { type Circumstance, type MachineState, machineState, type PathKnowledge } from "./power-path";
 
 export interface OutcomeKnowledge extends PathKnowledge {
@@ -102,9 +102,12 @@ function rowsByCase({ move, outcomes }: MoveCases, leak: number): Float64Array[]
   return [...outcomes.map(({ rows }) => rowOf(rows)), rowOf([])];
 }
 
-/** Builds the table as it is asked for: a set of faults is composed along the power path once a circumstance. */
+/**
+ * Builds the table as it is asked for: a set of faults is composed along the power path once a circumstance. In a powered
+ * run an intermittent fault shows with its own chance.
+ */
 export function buildOutcomeTable(
-  faultIds: readonly string[],
+  faults: readonly Pick<Fault, "id" | "shows">[],
   moves: readonly Move[],
   knowledge: OutcomeKnowledge,
   limits: Limits,
@@ -124,22 +127,74 @@ export function buildOutcomeTable(
     const made =
       composed[circumstance][state] ??
       machineState(
-        (sets[state] ?? []).map((index) => faultIds[index] ?? ""),
+        (sets[state] ?? []).map((index) => faults[index]?.id ?? ""),
         circumstance,
         knowledge,
       );
     composed[circumstance][state] = made;
     return made;
   };
+  const stateOf = (set: readonly number[]): number => {
+    const key = set.join(",");
+    const known = numbers.get(key);
+    if (known !== undefined) return known;
+    numbers.set(key, sets.length);
+    sets.push(set);
+    return sets.length - 1;
+  };
+  const plainCase = (move: number, state: number, circumstance: Circumstance): number => {
+    const own = cases[move]?.outcomes ?? [];
+    const index = own.findIndex(({ when }) => holds(when, compose(state, circumstance)));
+    return index === -1 ? own.length : index;
+  };
+  const mixedRows = new Map<string, number>();
+  /** A powered run in which a fault shows only now and then: a mixture of the cases with it and without it. */
+  const mixedCase = (
+    move: number,
+    state: number,
+    circumstance: Circumstance,
+    hidden: readonly number[],
+  ): number => {
+    const whole = sets[state] ?? [];
+    const shares = new Map<number, number>();
+    for (let mask = 0; mask < 2 ** hidden.length; mask += 1) {
+      const absent = hidden.filter((_, bit) => (mask & (1 << bit)) !== 0);
+      const share = hidden.reduce((product, index) => {
+        const shows = faults[index]?.shows ?? 1;
+        return product * (absent.includes(index) ? 1 - shows : shows);
+      }, 1);
+      const seen = plainCase(move, stateOf(whole.filter((index) => !absent.includes(index))), circumstance);
+      shares.set(seen, (shares.get(seen) ?? 0) + share);
+    }
+    if (shares.size === 1) return [...shares.keys()][0] ?? 0;
+    const inOrder = [...shares].sort(([one], [other]) => one - other);
+    const key = `${move}:${inOrder.map(([index, share]) => `${index}*${share.toFixed(6)}`).join("+")}`;
+    const known = mixedRows.get(key);
+    if (known !== undefined) return known;
+    const ofMove = rows[move] ?? [];
+    const mixed = new Float64Array(ofMove[0]?.length ?? 0);
+    for (const [index, share] of inOrder)
+      ofMove[index]?.forEach((p, outcome) => {
+        mixed[outcome] = (mixed[outcome] ?? 0) + share * p;
+      });
+    ofMove.push(mixed);
+    mixedRows.set(key, ofMove.length - 1);
+    return ofMove.length - 1;
+  };
   const caseOf = (move: number, state: number, circumstance: Circumstance): number => {
     const ofMove = found[circumstance][move] ?? [];
     found[circumstance][move] = ofMove;
     const known = ofMove[state];
     if (known !== undefined) return known;
-    const own = cases[move]?.outcomes ?? [];
-    const index = own.findIndex(({ when }) => holds(when, compose(state, circumstance)));
-    ofMove[state] = index === -1 ? own.length : index;
-    return ofMove[state];
+    const hidden = cases[move]?.move.powered
+      ? (sets[state] ?? []).filter((index) => (faults[index]?.shows ?? 1) < 1)
+      : [];
+    const made =
+      hidden.length === 0
+        ? plainCase(move, state, circumstance)
+        : mixedCase(move, state, circumstance, hidden);
+    ofMove[state] = made;
+    return made;
   };
   return {
     caseOf,
@@ -152,14 +207,7 @@ export function buildOutcomeTable(
       const numeric = own.numeric.find(({ when }) => holds(when, compose(state, circumstance)))?.rows[0];
       return Math.max(leak * LEAST_WIDTH, numeric ? chanceOfRatio(numeric, value, halfWidth) : 0);
     },
-    stateOf: (faults) => {
-      const key = faults.join(",");
-      const known = numbers.get(key);
-      if (known !== undefined) return known;
-      numbers.set(key, sets.length);
-      sets.push(faults);
-      return sets.length - 1;
-    },
+    stateOf,
     faultsOf: (state) => sets[state] ?? [],
     size: () => sets.length,
   };

@@ -31,33 +31,62 @@ function localConditions(effects: readonly Effect[], knowledge: PathKnowledge): 
   return local;
 }
 
-/** The first open station leaves nothing for what lies behind it. */
-function supplyVoltage(local: Local): string {
-  const isOpen =
-    local["outlet"] === "none" ||
-    local["protection-path"] === "open" ||
-    local["protector"] === "open" ||
-    local["switch-path"] === "open";
-  if (isOpen) return "none";
-  return local["outlet"] === "low" || local["switch-path"] === "resistive" ? "low" : "full";
+const isOpen = (local: Local, ...ids: readonly string[]): boolean => ids.some((id) => local[id] === "open");
+
+/** Whether the mains reaches the machine's own controls: what clicks, trips and leaks depends on it. */
+function isFed(local: Local): boolean {
+  return local["outlet"] !== "none" && !isOpen(local, "cord", "protection-path");
 }
 
-/** What a hand feels at the shaft: the load counts while it is coupled. */
+/** The first open station leaves nothing for what lies behind it. */
+function supplyVoltage(local: Local): string {
+  const isDead =
+    !isFed(local) ||
+    local["control"] === "dead" ||
+    isOpen(local, "interlock", "switch-path", "relay-contact", "connection", "thermal");
+  if (isDead) return "none";
+  const isLow =
+    local["outlet"] === "low" ||
+    local["control"] === "partial" ||
+    local["switch-path"] === "resistive" ||
+    local["connection"] === "resistive";
+  return isLow ? "low" : "full";
+}
+
+/** What a hand feels at the shaft: gears and load count while they are coupled. */
 function shaftFeel(local: Local): string {
-  const felt = [local["bearing"], local["drive"] === "open" ? "free" : local["load"]];
+  const driven = local["drive"] === "open" ? [] : [local["gear"], local["load"]];
+  const felt = [local["bearing"], local["rub"] === "rubs" ? "stiff" : "free", ...driven];
   return ["locked", "stiff"].find((one) => felt.includes(one)) ?? "free";
 }
 
+function isStartDead(local: Local): boolean {
+  return local["start-path"] === "open" || local["start-winding"] === "open";
+}
+
+const WEAKENS: readonly (readonly [condition: string, value: string])[] = [
+  ["wiring", "wrong"],
+  ["start-path", "weak"],
+  ["main-winding", "shorted"],
+  ["start-winding", "shorted"],
+  ["armature", "shorted"],
+  ["armature", "dead-spot"],
+  ["field", "shorted"],
+  ["brush-contact", "poor"],
+  ["magnet", "weak"],
+  ["sensor", "lost"],
+  ["rotor", "weak"],
+];
+
 function startTorque(local: Local, volts: string): string {
-  const isStartDead = local["start-path"] === "open" || local["start-winding"] === "open";
-  if (volts === "none" || local["main-winding"] === "open" || isStartDead) return "none";
-  const isWeak =
-    volts === "low" ||
-    local["start-path"] === "weak" ||
-    local["main-winding"] === "shorted" ||
-    local["start-winding"] === "shorted" ||
-    local["rotor"] === "weak";
-  return isWeak ? "weak" : "full";
+  const isNone =
+    volts === "none" ||
+    local["motor-circuit"] === "open" ||
+    local["main-winding"] === "open" ||
+    local["phases"] === "one-lost" ||
+    isStartDead(local);
+  if (isNone) return "none";
+  return volts === "low" || WEAKENS.some(([id, value]) => local[id] === value) ? "weak" : "full";
 }
 
 function turningOf(local: Local, volts: string, shaft: string, torque: string): string {
@@ -67,21 +96,59 @@ function turningOf(local: Local, volts: string, shaft: string, torque: string): 
 }
 
 function voiceOf(local: Local, volts: string, turning: string): string {
-  const isStartDead = local["start-path"] === "open" || local["start-winding"] === "open";
-  if (volts === "none" || (local["main-winding"] === "open" && isStartDead)) return "silent";
+  const isCircuitOpen =
+    local["motor-circuit"] === "open" || (local["main-winding"] === "open" && isStartDead(local));
+  if (volts === "none" || isCircuitOpen) return "silent";
   if (turning === "still") return "hum";
-  return turning === "slow" || local["bearing-noise"] === "rough" ? "growl" : "normal";
+  return turning === "slow" ? "growl" : "normal";
 }
+
+const DRAWS_MORE: readonly (readonly [condition: string, value: string])[] = [
+  ["wiring", "wrong"],
+  ["main-winding", "shorted"],
+  ["armature", "shorted"],
+  ["field", "shorted"],
+  ["magnet", "weak"],
+  ["start-drops-out", "no"],
+  ["start-path", "weak"],
+  ["run-boost", "weak"],
+];
 
 function drawOf(local: Local, voice: string, turning: string, shaft: string): string {
   if (voice === "silent") return "none";
+  if (local["brush-contact"] === "poor" && turning !== "still") return "low";
   const isHigh =
-    turning === "still" ||
-    shaft !== "free" ||
-    local["main-winding"] === "shorted" ||
-    local["start-drops-out"] === "no" ||
-    local["start-path"] === "weak";
+    turning === "still" || shaft !== "free" || DRAWS_MORE.some(([id, value]) => local[id] === value);
   return isHigh ? "high" : "normal";
+}
+
+/** Noise that only a turning machine makes; the worst is heard. */
+function runNoise(local: Local, turning: string): string {
+  if (turning === "still") return "quiet";
+  if (local["rub"] === "rubs") return "scrapes";
+  if (local["bearing-noise"] === "rough") return "rough";
+  if (local["part-noise"] === "rattles") return "rattles";
+  return local["bearing-noise"] === "squeaks" ? "squeaks" : "quiet";
+}
+
+/** Which device speaks: leakage wherever the mains reaches, shorts and stalls where the motor is fed. */
+function tripsOf(local: Local, volts: string, voice: string, turning: string, draw: string): string {
+  if (isFed(local) && local["leak-to-frame"] === "hard") return "residual";
+  if (local["short"] === "hard" && isFed(local) && !isOpen(local, "switch-path", "interlock"))
+    return "at-once";
+  if (volts === "none" || voice === "silent") return "no";
+  if (local["breaker"] === "weak") return "seconds";
+  return draw === "high" && turning === "still" ? "seconds" : "no";
+}
+
+function outputOf(local: Local, turning: string): string {
+  if (turning === "still" || local["drive"] === "open") return "still";
+  const isWeak =
+    turning === "slow" ||
+    local["drive"] === "slips" ||
+    local["flow"] === "weak" ||
+    local["run-boost"] === "weak";
+  return isWeak ? "weak" : "moves";
 }
 
 /** What follows along the path from supply to load, once each station's own condition is known. */
@@ -91,19 +158,28 @@ function derived(local: Local): Local {
   const torque = startTorque(local, volts);
   const turning = turningOf(local, volts, shaft, torque);
   const voice = voiceOf(local, volts, turning);
-  const canBePushed = volts !== "none" && local["main-winding"] !== "open" && shaft !== "locked";
   const draw = drawOf(local, voice, turning, shaft);
-  const isLeaking = volts !== "none" && local["leak-to-frame"] === "hard";
+  const canBePushed =
+    volts !== "none" &&
+    local["motor-circuit"] !== "open" &&
+    local["main-winding"] !== "open" &&
+    shaft !== "locked";
+  const overheats = turning !== "still" && (local["thermal"] === "cycling" || draw === "high");
+  const clicks =
+    isFed(local) && local["control"] !== "dead" && !isOpen(local, "coil", "interlock", "switch-path");
   return {
     "supply-voltage": volts,
     shaft,
     "start-torque": torque,
     turning,
     voice,
-    output: turning === "still" || local["drive"] === "open" ? "still" : "moves",
+    "run-noise": runNoise(local, turning),
+    output: outputOf(local, turning),
     pushed: canBePushed ? "runs" : "still",
     draw,
-    trips: isLeaking ? "at-once" : draw === "high" && turning === "still" ? "seconds" : "no",
+    trips: tripsOf(local, volts, voice, turning, draw),
+    lasting: overheats ? "stops" : "holds",
+    click: clicks ? "yes" : "no",
   };
 }
 

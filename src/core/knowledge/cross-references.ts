@@ -74,12 +74,13 @@ function machineReferences(tables: Tables): Issue[] {
 function catalogueReferences(tables: Tables): Issue[] {
   const set = (rows: readonly { readonly id: string }[]): ReadonlySet<string> =>
     new Set(rows.map(({ id }) => id));
-  const [stations, families, access, faults, repairs] = [
+  const [stations, families, access, faults, repairs, kit] = [
     set(tables.stations),
     set(tables.families),
     set(tables.access),
     set(tables.faults),
     set(tables.repairs),
+    set(tables.kit),
   ];
   const moves = new Map(tables.moves.map((move) => [move.id, move]));
   return [
@@ -98,6 +99,11 @@ function catalogueReferences(tables: Tables): Issue[] {
         .filter(({ moveId, outcomeId }) => !moves.get(moveId)?.outcomes.includes(outcomeId))
         .map(({ moveId, outcomeId }) => missing("faults", index, "proof", `${moveId}: ${outcomeId}`)),
     ]),
+    ...tables.families.flatMap((row, index) => notIn(stations, "families", index, "station", row.stations)),
+    ...tables.archetypes.flatMap((row, index) => [
+      ...notIn(families, "archetypes", index, "family", [row.family]),
+      ...notIn(stations, "archetypes", index, "station", [...row.adds, ...row.lacks]),
+    ]),
     ...tables.signs.flatMap(({ tells }, index) =>
       tells === undefined
         ? []
@@ -106,6 +112,9 @@ function catalogueReferences(tables: Tables): Issue[] {
     ...tables.moves.flatMap((row, index) => [
       ...notIn(families, "moves", index, "family", row.families),
       ...notIn(access, "moves", index, "access", row.access === undefined ? [] : [row.access]),
+      ...notIn(stations, "moves", index, "station", row.stations),
+      ...notIn(kit, "moves", index, "kit", row.kit === undefined ? [] : [row.kit]),
+      ...notIn(new Set(moves.keys()), "moves", index, "move", row.instead === undefined ? [] : [row.instead]),
       ...notIn(new Set(row.outcomes), "moves", index, "outcome", Object.keys(row.words)),
     ]),
   ];

@@ -18,6 +18,8 @@ export interface Family {
   readonly label: string;
   readonly clue: string;
   readonly stores: readonly StoreId[];
+  /** Stations such a machine usually has. */
+  readonly stations: readonly string[];
   readonly provenance: Provenance;
 }
 
@@ -58,7 +60,16 @@ export interface Move {
   /** What must be open or off for it; opened once, it costs nothing more. */
   readonly access?: string | undefined;
   readonly families: readonly string[];
+  /** Stations that the machine must have for this move. */
+  readonly stations: readonly string[];
   readonly how: string;
+  /** How the meter is set. */
+  readonly setting?: string | undefined;
+  /** What misleads here. */
+  readonly pitfall?: string | undefined;
+  /** What it takes beside a meter, and the move to make where the shop does not own it. */
+  readonly kit?: string | undefined;
+  readonly instead?: string | undefined;
   readonly outcomes: readonly string[];
   /** Outcome id to the answer as it stands on the button. */
   readonly words: Readonly<Record<string, string>>;
@@ -83,6 +94,17 @@ export interface Repair {
   readonly done: string;
   readonly minutes: number;
   readonly partMinor: number;
+  readonly partFamily?: string | undefined;
+  readonly provenance: Provenance;
+}
+
+/** A kind of machine the shop meets: its motor, and the stations it has beside or short of that family's usual ones. */
+export interface Archetype {
+  readonly id: string;
+  readonly label: string;
+  readonly family: string;
+  readonly adds: readonly string[];
+  readonly lacks: readonly string[];
   readonly provenance: Provenance;
 }
 
@@ -107,6 +129,10 @@ export interface Fault {
   readonly provenBy: readonly { readonly moveId: string; readonly outcomeId: string }[];
   /** The usual cure and the chance that it cures. */
   readonly fix: { readonly repair: string; readonly success: number };
+  /** Chance that it shows in a powered run; below one it is intermittent. */
+  readonly shows: number;
+  /** What can hurt while it is there. */
+  readonly hazard?: string | undefined;
   readonly provenance: Provenance;
 }
 
@@ -232,6 +258,7 @@ export interface Knowledge {
   readonly sources: readonly Source[];
   readonly families: readonly Family[];
   readonly limits: readonly LimitRow[];
+  readonly archetypes: readonly Archetype[];
   readonly moves: readonly Move[];
   readonly stations: readonly Station[];
   readonly conditions: readonly Condition[];

@@ -2,6 +2,7 @@ import { loadKnowledge } from "@/core/knowledge/load";
 import type { Knowledge } from "@/core/knowledge/types";
 import access from "@/knowledge/access.json";
 import aliases from "@/knowledge/aliases.json";
+import archetypes from "@/knowledge/archetypes.json";
 import capacitors from "@/knowledge/capacitors.json";
 import conditions from "@/knowledge/conditions.json";
 import deadChecks from "@/knowledge/deadChecks.json";
@@ -22,6 +23,7 @@ import stations from "@/knowledge/stations.json";
 export const RAW_KNOWLEDGE = {
   access,
   aliases,
+  archetypes,
   capacitors,
   conditions,
   deadChecks,

@@ -14,11 +14,11 @@ describe("a machine that hums, does not turn, runs when pushed, shaft free", () 
     const found = isolated(HUMS);
     expect(Math.max(...found.stations.map(({ chance }) => chance))).toBe(station(found, "start-circuit"));
     expect(station(found, "start-circuit")).toBeGreaterThan(0.8);
-    expect(found.moves[0]).toMatchObject({ moveId: "start-capacitance", tier: 1, blockedBy: [] });
+    const measured = found.moves.findIndex(({ moveId }) => moveId === "start-capacitance");
+    expect(found.moves[measured]).toMatchObject({ tier: 1, blockedBy: [] });
     const firstLive = found.moves.findIndex(({ tier }) => tier > 1);
-    expect(
-      found.moves.slice(0, firstLive === -1 ? undefined : firstLive).every(({ tier }) => tier === 1),
-    ).toBe(true);
+    expect(firstLive === -1 || measured < firstLive).toBe(true);
+    expect(found.moves[0]?.tier).toBe(1);
   });
 
   it("with the capacitor inside its mark, suspicion moves to switch, leads and start winding", () => {

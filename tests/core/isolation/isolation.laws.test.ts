@@ -249,12 +249,7 @@ describe("against a plain reference enumeration, on random models", () => {
           provenance: base.provenance,
         }));
         const moves = KNOWLEDGE.moves;
-        const table = buildOutcomeTable(
-          faults.map(({ id }) => id),
-          moves,
-          { ...KNOWLEDGE, effects },
-          LIMITS,
-        );
+        const table = buildOutcomeTable(faults, moves, { ...KNOWLEDGE, effects }, LIMITS);
         const model = modelFrom(buildHypotheses(faults, family, 2, LIMITS), moves, table);
         const answers = picks.map((pick, index): Answer => {
           const move = moves[pick % moves.length];
@@ -291,12 +286,7 @@ describe("against a plain reference enumeration, on random models", () => {
     const model = modelFrom(
       buildHypotheses(faults, "capacitor-start", 1, LIMITS),
       moves,
-      buildOutcomeTable(
-        faults.map(({ id }) => id),
-        moves,
-        KNOWLEDGE,
-        LIMITS,
-      ),
+      buildOutcomeTable(faults, moves, KNOWLEDGE, LIMITS),
     );
     const index = (id: string): number => faults.findIndex((fault) => fault.id === id);
     const both = [index("bearing-seized"), index("fuse-open")].sort((a, b) => a - b);
