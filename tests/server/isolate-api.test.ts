@@ -63,7 +63,7 @@ describe("POST /api/isolate", () => {
       { machine: { family: "steam" } },
       422,
       "machine.family",
-      /capacitor-start, permanent-split-capacitor/,
+      /capacitor-start, capacitor-start-run/,
     ],
     ["no evidence list", undefined, {}, 422, "evidence", /missing/],
     ["a field nobody knows", [], { mood: "good" }, 422, "", /not known here: mood/],

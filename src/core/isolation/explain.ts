@@ -58,48 +58,81 @@ export function eachAnswer(
   return answers.map((answer) => ({ answer, likelihoods: likelihoods(model, [answer], interventions) }));
 }
 
-/** Weight of evidence of one answer for a set of hypotheses against the rest: log2 of the likelihood ratio. */
-function bitsOf(model: Model, { likelihoods }: Spoken, isIn: (index: number) => boolean): number {
-  let [inside, insidePrior, outside, outsidePrior] = [0, 0, 0, 0];
-  model.hypotheses.all.forEach(({ prior }, index) => {
-    const weight = prior * (likelihoods[index] ?? 0);
-    if (isIn(index)) {
-      inside += weight;
-      insidePrior += prior;
-    } else {
-      outside += weight;
-      outsidePrior += prior;
-    }
-  });
-  if (insidePrior === 0 || outsidePrior === 0 || inside === 0 || outside === 0) return 0;
-  return Math.log2(inside / insidePrior / (outside / outsidePrior));
+/** Sums over single roots and over all, of the priors and of one answer's weights: one pass. */
+interface RootSums {
+  readonly byRoot: Float64Array;
+  readonly whole: number;
 }
 
-function likeliestConsequences(model: Model, belief: Float64Array, root: number): string[] {
-  let best = -1;
-  let faults: readonly number[] = [root];
-  model.hypotheses.all.forEach((hypothesis, index) => {
-    if (hypothesis.roots.length !== 1 || hypothesis.roots[0] !== root || (belief[index] ?? 0) <= best) return;
-    best = belief[index] ?? 0;
-    ({ faults } = hypothesis);
+function sumsByRoot(model: Model, weightOf: (index: number, prior: number) => number): RootSums {
+  const byRoot = new Float64Array(model.hypotheses.faults.length);
+  let whole = 0;
+  model.hypotheses.all.forEach(({ roots, prior }, index) => {
+    const weight = weightOf(index, prior);
+    whole += weight;
+    const [root] = roots;
+    if (roots.length === 1 && root !== undefined) byRoot[root] = (byRoot[root] ?? 0) + weight;
   });
-  return faults.filter((index) => index !== root).map((index) => model.hypotheses.faults[index]?.id ?? "");
+  return { byRoot, whole };
+}
+
+/** Weight of evidence of one answer for some single roots against all the rest: log2 of the likelihood ratio. */
+type Bits = (roots: readonly number[]) => number;
+
+function bitsOf(model: Model, { likelihoods }: Spoken, priors: RootSums): Bits {
+  const told = sumsByRoot(model, (index, prior) => prior * (likelihoods[index] ?? 0));
+  const over = ({ byRoot }: RootSums, roots: readonly number[]): number =>
+    roots.reduce((sum, root) => sum + (byRoot[root] ?? 0), 0);
+  return (roots) => {
+    const [inside, insidePrior] = [over(told, roots), over(priors, roots)];
+    const [outside, outsidePrior] = [told.whole - inside, priors.whole - insidePrior];
+    if (insidePrior <= 0 || outsidePrior <= 0 || inside <= 0 || outside <= 0) return 0;
+    return Math.log2(inside / insidePrior / (outside / outsidePrior));
+  };
+}
+
+/** An answer with what it says of each root. */
+interface Weighed {
+  readonly spoken: Spoken;
+  readonly bits: Bits;
+}
+
+function weighed(model: Model, spoken: readonly Spoken[]): Weighed[] {
+  const priors = sumsByRoot(model, (_, prior) => prior);
+  return spoken.map((one) => ({ spoken: one, bits: bitsOf(model, one, priors) }));
+}
+
+/** By root, the likeliest set that has it as its only root. */
+function likeliestSets(model: Model, belief: Float64Array): readonly (readonly number[])[] {
+  const { all, faults } = model.hypotheses;
+  const best = new Float64Array(faults.length).fill(-1);
+  const sets: (readonly number[])[] = faults.map((_, root) => [root]);
+  all.forEach(({ roots, faults: present }, index) => {
+    const [root] = roots;
+    const chance = belief[index] ?? 0;
+    if (roots.length !== 1 || root === undefined || chance <= (best[root] ?? 0)) return;
+    best[root] = chance;
+    sets[root] = present;
+  });
+  return sets;
 }
 
 /** Every suspect with what speaks for and against it, likeliest first; the last row holds all sets of more than one root. */
 export function suspects(model: Model, belief: Float64Array, spoken: readonly Spoken[]): Suspect[] {
   const { byRoot, many } = singles(model, belief);
+  const answers = weighed(model, spoken);
+  const sets = likeliestSets(model, belief);
   const explained = model.hypotheses.faults.map(({ id }, root): Suspect => {
     const chance = byRoot[root] ?? 0;
-    const isIn = (index: number): boolean => {
-      const { roots } = model.hypotheses.all[index] ?? { roots: [] };
-      return roots.length === 1 && roots[0] === root;
-    };
     const weights =
-      chance < 1e-3 ? [] : spoken.map((one) => ({ seq: one.answer.seq, bits: bitsOf(model, one, isIn) }));
+      chance < 1e-3
+        ? []
+        : answers.map(({ spoken: { answer }, bits }) => ({ seq: answer.seq, bits: bits([root]) }));
     return {
       roots: [id],
-      consequences: likeliestConsequences(model, belief, root),
+      consequences: (sets[root] ?? [])
+        .filter((index) => index !== root)
+        .map((index) => model.hypotheses.faults[index]?.id ?? ""),
       chance,
       for: weights.filter(({ bits }) => bits > LEAST_BITS),
       against: weights
@@ -114,21 +147,16 @@ export function suspects(model: Model, belief: Float64Array, spoken: readonly Sp
 }
 
 /** A reading made at the station itself that did not show its fault: the only thing that may say "proved good". */
-function provedGood(model: Model, station: string, spoken: readonly Spoken[]): number | null {
-  const proofs = model.hypotheses.faults
-    .filter((fault) => fault.station === station)
-    .flatMap(({ provenBy }) => provenBy);
-  const isDirect = ({ answer }: Spoken): boolean => {
-    const own = proofs.filter(({ moveId }) => moveId === answer.moveId);
-    return own.length > 0 && own.every(({ outcomeId }) => outcomeId !== answer.outcomeId);
+function provedGood(model: Model, station: string, answers: readonly Weighed[]): number | null {
+  const own = model.hypotheses.faults.flatMap((fault, index) => (fault.station === station ? [index] : []));
+  const proofs = own.flatMap((index) => model.hypotheses.faults[index]?.provenBy ?? []);
+  const isDirect = ({ spoken: { answer } }: Weighed): boolean => {
+    const made = proofs.filter(({ moveId }) => moveId === answer.moveId);
+    return made.length > 0 && made.every(({ outcomeId }) => outcomeId !== answer.outcomeId);
   };
-  const isIn = (index: number): boolean => {
-    const { roots } = model.hypotheses.all[index] ?? { roots: [] };
-    return roots.length === 1 && model.hypotheses.faults[roots[0] ?? -1]?.station === station;
-  };
-  const against = spoken
+  const against = answers
     .filter(isDirect)
-    .map((one) => ({ seq: one.answer.seq, bits: bitsOf(model, one, isIn) }));
+    .map(({ spoken: { answer }, bits }) => ({ seq: answer.seq, bits: bits(own) }));
   return (
     against.filter(({ bits }) => bits < -LEAST_BITS).sort((one, other) => one.bits - other.bits)[0]?.seq ??
     null
@@ -145,6 +173,7 @@ export function stationShares(
 ): StationShare[] {
   const { byRoot, many } = singles(model, belief);
   const unlikely = limitOf(limits, "unlikely-chance").value;
+  const answers = weighed(model, spoken);
   const shares = [...stations]
     .sort((one, other) => one.order - other.order)
     .map(({ id }): StationShare => {
@@ -152,7 +181,7 @@ export function stationShares(
         (sum, fault, index) => sum + (fault.station === id ? (byRoot[index] ?? 0) : 0),
         0,
       );
-      return { id, chance, provedGoodBy: chance < unlikely ? provedGood(model, id, spoken) : null };
+      return { id, chance, provedGoodBy: chance < unlikely ? provedGood(model, id, answers) : null };
     });
   return [...shares, { id: MANY, chance: many, provedGoodBy: null }];
 }

@@ -1,4 +1,4 @@
-import { type Trial, trialCost } from "../cost/trial-cost";
+import { type Trial, trialCostOf } from "../cost/trial-cost";
 import type { Model } from "./belief";
 import type { Circumstance } from "./power-path";
 import type { RepairGroups } from "./repair-groups";
@@ -9,7 +9,9 @@ import type { RepairGroups } from "./repair-groups";
  */
 export interface Field {
   readonly size: number;
+  /** Repair group of each place, numbered within the field; `groupIds` are their numbers in the model. */
   readonly group: Int32Array;
+  readonly groupIds: readonly number[];
   readonly groups: number;
   readonly cost: Float64Array;
   readonly minutes: Float64Array;
@@ -17,7 +19,7 @@ export interface Field {
   /** Hypothesis of each place, by number in the model. */
   readonly hypothesis: Int32Array;
   /** By move: case of each place. */
-  readonly cases: readonly Int16Array[];
+  readonly cases: readonly Int32Array[];
   readonly rows: readonly (readonly Float64Array[])[];
 }
 
@@ -39,6 +41,17 @@ const LEAST_WEIGHT = 1e-5;
 /** Repairs with less chance than this are left out of the order of trials. */
 const LEAST_CHANCE = 1e-4;
 
+/** Numbers the values that occur from nought up, in the order they occur. */
+function compact(values: Int32Array): { readonly of: Int32Array; readonly values: readonly number[] } {
+  const numbers = new Map<number, number>();
+  const of = values.map((value) => {
+    const number = numbers.get(value) ?? numbers.size;
+    numbers.set(value, number);
+    return number;
+  });
+  return { of, values: [...numbers.keys()] };
+}
+
 export function fieldOf(
   model: Model,
   belief: Float64Array,
@@ -46,22 +59,31 @@ export function fieldOf(
   groups: RepairGroups,
   circumstance: Circumstance,
 ): { readonly field: Field; readonly now: Weights } {
-  const active = Int32Array.from([...belief.keys()].filter((index) => (belief[index] ?? 0) >= LEAST_WEIGHT));
+  const heavy: number[] = [];
+  for (let index = 0; index < belief.length; index += 1)
+    if ((belief[index] ?? 0) >= LEAST_WEIGHT) heavy.push(index);
+  const active = Int32Array.from(heavy);
   const pick = (from: Float64Array): Float64Array => Float64Array.from(active, (index) => from[index] ?? 0);
   const of = pick(belief);
+  const group = compact(active.map((index) => groups.groupOf[index] ?? 0));
+  const cases = model.moves.map((_, move) =>
+    compact(active.map((index) => model.table.caseOf(move, states[index] ?? 0, circumstance))),
+  );
   return {
     field: {
       size: active.length,
       hypothesis: active,
-      group: Int32Array.from(active, (index) => groups.groupOf[index] ?? 0),
-      groups: groups.repairs.length,
+      group: group.of,
+      groupIds: group.values,
+      groups: group.values.length,
       cost: pick(groups.costOf),
       minutes: pick(groups.minutesOf),
       success: pick(groups.successOf),
-      cases: model.moves.map((_, move) =>
-        Int16Array.from(active, (index) => model.table.caseOf(move, states[index] ?? 0, circumstance)),
-      ),
-      rows: model.moves.map((_, move) => model.table.caseRows(move)),
+      cases: cases.map((one) => one.of),
+      rows: cases.map((one, move) => {
+        const all = model.table.caseRows(move);
+        return one.values.map((value) => all[value] ?? new Float64Array());
+      }),
     },
     now: { of, total: of.reduce((sum, one) => sum + one, 0) },
   };
@@ -124,6 +146,10 @@ export function answersOf(
   const weight = new Float64Array(groups);
   const cost = new Float64Array(groups);
   const cures = new Float64Array(groups);
+  const trialCosts = new Float64Array(groups);
+  const trialCures = new Float64Array(groups);
+  const worth = new Float64Array(groups);
+  const order = new Int32Array(groups);
   for (let outcome = 0; outcome < outcomes; outcome += 1) {
     weight.fill(0);
     cost.fill(0);
@@ -131,20 +157,25 @@ export function answersOf(
     for (let index = 0; index < rows.length; index += 1) {
       const p = rows[index]?.[outcome] ?? 0;
       for (let group = 0, cell = index * groups; group < groups; group += 1, cell += 1) {
-        weight[group] = (weight[group] ?? 0) + p * (sums.weight[cell] ?? 0);
+        const own = sums.weight[cell] ?? 0;
+        if (own === 0) continue;
+        weight[group] = (weight[group] ?? 0) + p * own;
         cost[group] = (cost[group] ?? 0) + p * (sums.cost[cell] ?? 0);
         cures[group] = (cures[group] ?? 0) + p * (sums.cures[cell] ?? 0);
       }
     }
     const total = weight.reduce((sum, one) => sum + one, 0);
-    const trials: Trial[] = [];
+    let count = 0;
     for (let group = 0; group < groups; group += 1) {
       const own = weight[group] ?? 0;
-      if (own > LEAST_CHANCE * total)
-        trials.push({ cost: (cost[group] ?? 0) / own, cures: (cures[group] ?? 0) / total });
+      if (own <= LEAST_CHANCE * total) continue;
+      trialCosts[count] = (cost[group] ?? 0) / own;
+      trialCures[count] = (cures[group] ?? 0) / total;
+      count += 1;
     }
     chance[outcome] = total / now.total;
-    tryAfter[outcome] = total > 0 ? (total / now.total) * trialCost(trials, giveUp) : 0;
+    tryAfter[outcome] =
+      total > 0 ? (total / now.total) * trialCostOf(trialCosts, trialCures, worth, order, count, giveUp) : 0;
   }
   return { chance, tryAfter };
 }
@@ -165,7 +196,7 @@ export function trialsOf(field: Field, { of, total }: Weights): GroupTrial[] {
     weight > LEAST_CHANCE * total
       ? [
           {
-            group,
+            group: field.groupIds[group] ?? 0,
             chance: weight / total,
             cost: cost / weight,
             minutes: minutes / weight,

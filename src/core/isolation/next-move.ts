@@ -168,6 +168,15 @@ function rootNames(model: Model): RootNames {
   return made;
 }
 
+const LEADERS = 3;
+
+function heaviest(weights: Float64Array): number {
+  let best = 0;
+  for (let number = 1; number < weights.length; number += 1)
+    if ((weights[number] ?? 0) > (weights[best] ?? 0)) best = number;
+  return best;
+}
+
 /** The few root sets that would carry most of the doubt after an answer. */
 function leaders({ model, field }: Ranking, { of, total }: Weights): string[] {
   const { numberOf, names } = rootNames(model);
@@ -178,11 +187,13 @@ function leaders({ model, field }: Ranking, { of, total }: Weights): string[] {
   }
   const named: string[] = [];
   let sum = 0;
-  while (sum <= 0.8 && named.length < 3 && named.length < names.length) {
-    const number = weights.indexOf(Math.max(...weights));
-    sum += (weights[number] ?? 0) / total;
+  while (sum <= 0.8 && named.length < LEADERS) {
+    const number = heaviest(weights);
+    const weight = weights[number] ?? 0;
+    if (weight <= 0) break;
+    sum += weight / total;
     named.push(names[number] ?? "");
-    weights[number] = -1;
+    weights[number] = 0;
   }
   return named;
 }

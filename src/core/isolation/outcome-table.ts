@@ -102,6 +102,47 @@ function rowsByCase({ move, outcomes }: MoveCases, leak: number): Float64Array[]
   return [...outcomes.map(({ rows }) => rowOf(rows)), rowOf([])];
 }
 
+type CaseOf = (move: number, state: number, circumstance: Circumstance) => number;
+
+/** A powered run in which some faults show only now and then: a mixture of the cases with them and without them. */
+function mixtures(
+  rows: readonly Float64Array[][],
+  plainCase: CaseOf,
+  faults: readonly Pick<Fault, "shows">[],
+  sets: readonly (readonly number[])[],
+  stateOf: (set: readonly number[]) => number,
+): (move: number, state: number, circumstance: Circumstance, hidden: readonly number[]) => number {
+  const known = new Map<string, number>();
+  return (move, state, circumstance, hidden) => {
+    const whole = sets[state] ?? [];
+    const shares = new Map<number, number>();
+    for (let mask = 0; mask < 2 ** hidden.length; mask += 1) {
+      const absent = hidden.filter((_, bit) => (mask & (1 << bit)) !== 0);
+      const share = hidden.reduce((product, index) => {
+        const shows = faults[index]?.shows ?? 1;
+        return product * (absent.includes(index) ? 1 - shows : shows);
+      }, 1);
+      const seen = plainCase(move, stateOf(whole.filter((index) => !absent.includes(index))), circumstance);
+      shares.set(seen, (shares.get(seen) ?? 0) + share);
+    }
+    const inOrder = [...shares].sort(([one], [other]) => one - other);
+    const [only] = inOrder;
+    if (only && inOrder.length === 1) return only[0];
+    const key = `${move}:${inOrder.map(([index, share]) => `${index}*${share.toFixed(6)}`).join("+")}`;
+    const before = known.get(key);
+    if (before !== undefined) return before;
+    const ofMove = rows[move] ?? [];
+    const mixed = new Float64Array(ofMove[0]?.length ?? 0);
+    for (const [index, share] of inOrder)
+      ofMove[index]?.forEach((p, outcome) => {
+        mixed[outcome] = (mixed[outcome] ?? 0) + share * p;
+      });
+    ofMove.push(mixed);
+    known.set(key, ofMove.length - 1);
+    return ofMove.length - 1;
+  };
+}
+
 /**
  * Builds the table as it is asked for: a set of faults is composed along the power path once a circumstance. In a powered
  * run an intermittent fault shows with its own chance.
@@ -147,40 +188,7 @@ export function buildOutcomeTable(
     const index = own.findIndex(({ when }) => holds(when, compose(state, circumstance)));
     return index === -1 ? own.length : index;
   };
-  const mixedRows = new Map<string, number>();
-  /** A powered run in which a fault shows only now and then: a mixture of the cases with it and without it. */
-  const mixedCase = (
-    move: number,
-    state: number,
-    circumstance: Circumstance,
-    hidden: readonly number[],
-  ): number => {
-    const whole = sets[state] ?? [];
-    const shares = new Map<number, number>();
-    for (let mask = 0; mask < 2 ** hidden.length; mask += 1) {
-      const absent = hidden.filter((_, bit) => (mask & (1 << bit)) !== 0);
-      const share = hidden.reduce((product, index) => {
-        const shows = faults[index]?.shows ?? 1;
-        return product * (absent.includes(index) ? 1 - shows : shows);
-      }, 1);
-      const seen = plainCase(move, stateOf(whole.filter((index) => !absent.includes(index))), circumstance);
-      shares.set(seen, (shares.get(seen) ?? 0) + share);
-    }
-    if (shares.size === 1) return [...shares.keys()][0] ?? 0;
-    const inOrder = [...shares].sort(([one], [other]) => one - other);
-    const key = `${move}:${inOrder.map(([index, share]) => `${index}*${share.toFixed(6)}`).join("+")}`;
-    const known = mixedRows.get(key);
-    if (known !== undefined) return known;
-    const ofMove = rows[move] ?? [];
-    const mixed = new Float64Array(ofMove[0]?.length ?? 0);
-    for (const [index, share] of inOrder)
-      ofMove[index]?.forEach((p, outcome) => {
-        mixed[outcome] = (mixed[outcome] ?? 0) + share * p;
-      });
-    ofMove.push(mixed);
-    mixedRows.set(key, ofMove.length - 1);
-    return ofMove.length - 1;
-  };
+  const mixture = mixtures(rows, plainCase, faults, sets, stateOf);
   const caseOf = (move: number, state: number, circumstance: Circumstance): number => {
     const ofMove = found[circumstance][move] ?? [];
     found[circumstance][move] = ofMove;
@@ -190,9 +198,7 @@ export function buildOutcomeTable(
       ? (sets[state] ?? []).filter((index) => (faults[index]?.shows ?? 1) < 1)
       : [];
     const made =
-      hidden.length === 0
-        ? plainCase(move, state, circumstance)
-        : mixedCase(move, state, circumstance, hidden);
+      hidden.length === 0 ? plainCase(move, state, circumstance) : mixture(move, state, circumstance, hidden);
     ofMove[state] = made;
     return made;
   };

@@ -16,19 +16,38 @@ export interface PathKnowledge {
 
 type Local = Record<string, string>;
 
-function applies(effect: Effect, circumstance: Circumstance): boolean {
-  return effect.circumstance === "any" || effect.circumstance === circumstance;
+/** The knowledge laid out for composing: once a state of the knowledge. */
+interface Compiled {
+  /** Every station's own condition at its best. */
+  readonly good: Local;
+  readonly rank: ReadonlyMap<string, ReadonlyMap<string, number>>;
+  readonly effectsOf: ReadonlyMap<string, readonly Effect[]>;
+}
+
+const compiled = new WeakMap<PathKnowledge, Compiled>();
+
+function compile(knowledge: PathKnowledge): Compiled {
+  const known = compiled.get(knowledge);
+  if (known) return known;
+  const local = knowledge.conditions.filter(({ kind }) => kind === "local");
+  const effectsOf = new Map<string, Effect[]>();
+  for (const effect of knowledge.effects)
+    effectsOf.set(effect.fault, [...(effectsOf.get(effect.fault) ?? []), effect]);
+  const made: Compiled = {
+    good: Object.fromEntries(local.map(({ id, values }) => [id, values[0] ?? ""])),
+    rank: new Map(local.map(({ id, values }) => [id, new Map(values.map((value, rank) => [value, rank]))])),
+    effectsOf,
+  };
+  compiled.set(knowledge, made);
+  return made;
 }
 
 /** Two faults on one condition: the worse one counts. */
-function localConditions(effects: readonly Effect[], knowledge: PathKnowledge): Local {
-  const local: Local = {};
-  for (const { id, values, kind } of knowledge.conditions) {
-    if (kind !== "local") continue;
-    const worst = Math.max(0, ...effects.map(({ sets }) => values.indexOf(sets[id] ?? "")));
-    local[id] = values[worst] ?? "";
+function worsen(local: Local, { sets }: Effect, rank: Compiled["rank"]): void {
+  for (const [id, value] of Object.entries(sets)) {
+    const ranks = rank.get(id);
+    if ((ranks?.get(value) ?? -1) > (ranks?.get(local[id] ?? "") ?? 0)) local[id] = value;
   }
-  return local;
 }
 
 const isOpen = (local: Local, ...ids: readonly string[]): boolean => ids.some((id) => local[id] === "open");
@@ -193,12 +212,14 @@ export function machineState(
   circumstance: Circumstance,
   knowledge: PathKnowledge,
 ): MachineState {
-  const effects = knowledge.effects.filter(
-    (effect) => faults.includes(effect.fault) && applies(effect, circumstance),
-  );
-  const local = localConditions(effects, knowledge);
-  return {
-    conditions: { ...local, ...derived(local) },
-    signs: new Set(effects.flatMap(({ signs }) => signs)),
-  };
+  const { good, rank, effectsOf } = compile(knowledge);
+  const local = { ...good };
+  const signs = new Set<string>();
+  for (const fault of faults)
+    for (const effect of effectsOf.get(fault) ?? []) {
+      if (effect.circumstance !== "any" && effect.circumstance !== circumstance) continue;
+      worsen(local, effect, rank);
+      for (const sign of effect.signs) signs.add(sign);
+    }
+  return { conditions: { ...local, ...derived(local) }, signs };
 }

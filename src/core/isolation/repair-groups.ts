@@ -82,14 +82,36 @@ function structureOf(model: Model, interventions: readonly Intervention[]): Stru
   return { groupOf, groups: groups.lists, wholeOf, wholes: wholes.lists, successOf };
 }
 
-/** The structure of a machine nothing was done to yet, once a model. */
-const untouched = new WeakMap<Model, Structure>();
+/** Structure of a machine nothing was done to yet, and its costs at the last prices asked for: once a model. */
+interface Kept {
+  readonly structure: Structure;
+  priced?: { readonly key: string; readonly groups: RepairGroups };
+}
 
-function keptStructure(model: Model, interventions: readonly Intervention[]): Structure {
-  if (interventions.length > 0) return structureOf(model, interventions);
-  const known = untouched.get(model) ?? structureOf(model, []);
+const untouched = new WeakMap<Model, Kept>();
+
+function keptFor(model: Model): Kept {
+  const known = untouched.get(model) ?? { structure: structureOf(model, []) };
   untouched.set(model, known);
   return known;
+}
+
+function priced(
+  { groupOf, groups, wholeOf, wholes, successOf }: Structure,
+  repairs: readonly Repair[],
+  prices: PartPrices,
+  minuteMinor: number,
+): RepairGroups {
+  const byId = new Map(repairs.map((repair) => [repair.id, repair]));
+  const sums = wholes.map((whole) => repairSums(whole, byId, prices));
+  const costs = sums.map(({ minutes, partMinor }) => minutes * minuteMinor + partMinor);
+  return {
+    groupOf,
+    repairs: groups,
+    costOf: Float64Array.from(wholeOf, (whole) => costs[whole] ?? 0),
+    minutesOf: Float64Array.from(wholeOf, (whole) => sums[whole]?.minutes ?? 0),
+    successOf,
+  };
 }
 
 export function repairGroups(
@@ -99,18 +121,11 @@ export function repairGroups(
   prices: PartPrices,
   minuteMinor: number,
 ): RepairGroups {
-  const { groupOf, groups, wholeOf, wholes, successOf } = keptStructure(model, interventions);
-  const byId = new Map(repairs.map((repair) => [repair.id, repair]));
-  const sums = wholes.map((whole) => repairSums(whole, byId, prices));
-  const sumOf = (index: number): Sums => sums[wholeOf[index] ?? 0] ?? { minutes: 0, partMinor: 0 };
-  return {
-    groupOf,
-    repairs: groups,
-    costOf: Float64Array.from(
-      wholeOf,
-      (_, index) => sumOf(index).minutes * minuteMinor + sumOf(index).partMinor,
-    ),
-    minutesOf: Float64Array.from(wholeOf, (_, index) => sumOf(index).minutes),
-    successOf,
-  };
+  if (interventions.length > 0)
+    return priced(structureOf(model, interventions), repairs, prices, minuteMinor);
+  const kept = keptFor(model);
+  const key = JSON.stringify([prices, minuteMinor]);
+  if (kept.priced?.key !== key)
+    kept.priced = { key, groups: priced(kept.structure, repairs, prices, minuteMinor) };
+  return kept.priced.groups;
 }

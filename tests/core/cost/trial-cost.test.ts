@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { leastWorthTrying, type Trial, trialCost, trialPlan } from "@/core/cost/trial-cost";
+import { leastWorthTrying, type Trial, trialCost, trialCostOf, trialPlan } from "@/core/cost/trial-cost";
 import { RUNS } from "../shop-ground";
 
 const anyTrials = fc
@@ -32,7 +32,20 @@ describe("trying repairs until one cures", () => {
   it("no other order or choice costs less", () => {
     fc.assert(
       fc.property(anyTrials, anyPrice, (trials, giveUp) => {
-        expect(trialCost(trials, giveUp)).toBeCloseTo(cheapest(trials, giveUp), 6);
+        const least = cheapest(trials, giveUp);
+        expect(trialCost(trials, giveUp)).toBeCloseTo(least, 6);
+        const [cost, cures] = [trials.map((one) => one.cost), trials.map((one) => one.cures)];
+        const count = trials.length;
+        expect(
+          trialCostOf(
+            Float64Array.from(cost),
+            Float64Array.from(cures),
+            new Float64Array(count),
+            new Int32Array(count),
+            count,
+            giveUp,
+          ),
+        ).toBeCloseTo(least, 6);
       }),
       RUNS,
     );

@@ -3,14 +3,15 @@ import { describe, expect, it } from "vitest";
 import { likelihood, modelFrom, posterior } from "@/core/isolation/belief";
 import type { Answer } from "@/core/isolation/evidence";
 import { buildHypotheses, faultsFor } from "@/core/isolation/hypotheses";
-import { createIsolator, type Isolation } from "@/core/isolation/isolate";
+import { createIsolator, type Isolation, movesFor, stationsOf } from "@/core/isolation/isolate";
 import { buildOutcomeTable } from "@/core/isolation/outcome-table";
 import type { Fault, Knowledge } from "@/core/knowledge/types";
 import { KNOWLEDGE, LIMITS, RUNS } from "../shop-ground";
 import { isolated, request, type Said } from "./model";
 
-const FAMILIES = ["capacitor-start", "permanent-split-capacitor"] as const;
-const movesOf = (family: string) => KNOWLEDGE.moves.filter(({ families }) => families.includes(family));
+const FAMILIES = KNOWLEDGE.families.map(({ id }) => id).filter((id) => id !== "not-known");
+const stationsIn = (family: string) => stationsOf({ family }, KNOWLEDGE);
+const movesOf = (family: string) => movesFor(KNOWLEDGE.moves, family, stationsIn(family));
 const saidIn = (family: string): fc.Arbitrary<Said[]> =>
   fc.uniqueArray(
     fc
@@ -21,7 +22,7 @@ const saidIn = (family: string): fc.Arbitrary<Said[]> =>
 const anyCase = fc
   .constantFrom(...FAMILIES)
   .chain((family) => fc.record({ family: fc.constant(family), said: saidIn(family) }));
-const LAW = { numRuns: Math.min(RUNS.numRuns, 300) };
+const LAW = { numRuns: Math.min(Math.ceil(RUNS.numRuns * 0.6), 300) };
 
 const near = (one: number, other: number, within = 1e-9): void =>
   expect(Math.abs(one - other)).toBeLessThan(within);
@@ -36,7 +37,7 @@ function same(one: Isolation, other: Isolation, rename: (id: string) => string =
 }
 
 /** With interventions every hypothesis branches: fewer runs say as much. */
-const BRANCHED = { numRuns: Math.min(RUNS.numRuns, 40) };
+const BRANCHED = { numRuns: Math.min(Math.ceil(RUNS.numRuns / 10), 40) };
 
 describe("laws of isolation", () => {
   it("chances of suspects, and of stations, sum to one", () => {
@@ -78,7 +79,7 @@ describe("laws of isolation", () => {
   it("an intervention that cures nothing changes nothing, whatever comes before it", () => {
     fc.assert(
       fc.property(anyCase, fc.double({ min: 0, max: 1, noNaN: true }), ({ family, said }, success) => {
-        const faults = faultsFor(KNOWLEDGE.faults, family, new Set(KNOWLEDGE.stations.map(({ id }) => id)));
+        const faults = faultsFor(KNOWLEDGE.faults, family, stationsIn(family));
         const before = isolated(said, { machine: { family } });
         same(
           before,
@@ -280,8 +281,7 @@ describe("against a plain reference enumeration, on random models", () => {
   });
 
   it("a cured consequence whose root stayed comes back with its edge's chance at the next powered run", () => {
-    const stations = new Set(KNOWLEDGE.stations.map(({ id }) => id));
-    const faults = faultsFor(KNOWLEDGE.faults, "capacitor-start", stations);
+    const faults = faultsFor(KNOWLEDGE.faults, "capacitor-start", stationsIn("capacitor-start"));
     const moves = movesOf("capacitor-start");
     const model = modelFrom(
       buildHypotheses(faults, "capacitor-start", 1, LIMITS),
