@@ -240,6 +240,20 @@ function rankingOf(model: Model, belief: Float64Array, asked: ReadonlySet<string
 }
 
 /**
+ * Of moves in the first one's tier whose totals differ by less than the chances can tell, the quicker comes first: a free
+ * look before a measurement.
+ */
+function quickestOfEqual(inOrder: readonly RatedMove[], share: number): RatedMove[] {
+  const [first] = inOrder;
+  if (!first) return [];
+  const isNear = (one: RatedMove): boolean =>
+    one.tier === first.tier && one.expectedTotal <= first.expectedTotal * (1 + share);
+  const time = (one: RatedMove): number => one.minutes + one.stateMinutes;
+  const near = inOrder.filter(isNear).sort((one, other) => time(one) - time(other));
+  return [...near, ...inOrder.filter((one) => !isNear(one))];
+}
+
+/**
  * The next move by least expected total cost: the move, the way to the state it needs, then the best that can follow,
  * or repairs in the order of chance ÷ cost. Tiers come before cost: a live move comes first only when no unplugged one
  * is worth its price. A move of no worth is not offered.
@@ -268,14 +282,17 @@ export function adviseMoves(
     if (!isWorth(one.total, tryNow) && !isWorth(total, without)) return [];
     return [{ move: ratedMove(ranking, one, total, tryNow), isRefined }];
   });
-  const inOrder = rated
-    .sort(
-      (one, other) =>
-        one.move.tier - other.move.tier ||
-        Number(other.isRefined) - Number(one.isRefined) ||
-        one.move.expectedTotal - other.move.expectedTotal,
-    )
-    .map(({ move }) => move);
+  const inOrder = quickestOfEqual(
+    rated
+      .sort(
+        (one, other) =>
+          one.move.tier - other.move.tier ||
+          Number(other.isRefined) - Number(one.isRefined) ||
+          one.move.expectedTotal - other.move.expectedTotal,
+      )
+      .map(({ move }) => move),
+    limitOf(ground.limits, "near-tie-share").value,
+  );
   const first = inOrder[0];
   return {
     moves: inOrder,

@@ -214,6 +214,9 @@ export const PAYLOADS: Readonly<Record<EntryKind, yup.Schema | yup.Lazy<unknown>
     priceMinor: wholeNumber("Price").required().min(0).max(1e9),
     days: wholeNumber("Days").required().min(0).max(1000),
   }),
+  built: strictObject({
+    stations: yup.array(yup.string().required().max(60)).label("Stations").required().min(1).max(30),
+  }),
   priced: strictObject({
     of: yup.string().label("Price of").required().max(60),
     minor: wholeNumber("Price").required().min(0).max(1e9),

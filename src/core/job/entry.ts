@@ -94,6 +94,11 @@ export interface PartChosen {
   readonly days: number;
 }
 
+/** Which stations of the power path this machine has, all of them named. */
+export interface Built {
+  readonly stations: readonly string[];
+}
+
 /** A price that holds for this job: another machine, or the part of a repair. Minor units. */
 export interface Priced {
   /** `machine`, or the id of a repair. */
@@ -191,6 +196,7 @@ export interface Payloads {
   intervention: InterventionDone;
   reading: ToolReading | DeadCheckReading;
   "part-chosen": PartChosen;
+  built: Built;
   priced: Priced;
   decision: DecisionMade;
   removed: Removed;

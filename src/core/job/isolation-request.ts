@@ -10,6 +10,8 @@ export interface RequestGround {
   readonly signs: Knowledge["signs"];
   readonly deadChecks: Knowledge["deadChecks"];
   readonly access: readonly Access[];
+  readonly archetypes: Knowledge["archetypes"];
+  readonly stations: Knowledge["stations"];
   readonly limits: Limits;
   readonly settings: { readonly labourRateMinor: number; readonly currency: string };
 }
@@ -48,6 +50,20 @@ function ownersReport(job: JobView, signs: Knowledge["signs"]): IsolateRequest["
   return [{ seq: job.complaint.seq, epoch: 0, circumstance: "cold", moveId: "owner-report", outcomeId }];
 }
 
+/** The machine as isolation takes it: its kind by its name, its stations as they were said. */
+function machineOf(job: JobView, ground: RequestGround): IsolateRequest["machine"] {
+  const name = job.takenIn?.machine.toLowerCase() ?? "";
+  const family = job.takenIn?.family ?? "not-known";
+  const kind = ground.archetypes.find(({ label }) => name.includes(label.toLowerCase()));
+  const said = job.stations;
+  return {
+    family,
+    ...(kind ? { archetype: kind.id } : {}),
+    ...(said ? { stations: ground.stations.map(({ id }) => ({ id, present: said.includes(id) })) } : {}),
+    value: { minor: machinePrice(job.prices, ground.limits), currency: ground.settings.currency },
+  };
+}
+
 /** A job as isolation takes it, with the prices that are known for it. */
 export function isolationRequest(
   job: JobView,
@@ -56,10 +72,7 @@ export function isolationRequest(
 ): IsolateRequest {
   const { labourRateMinor: minor, currency } = ground.settings;
   return {
-    machine: {
-      family: job.takenIn?.family ?? "not-known",
-      value: { minor: machinePrice(job.prices, ground.limits), currency },
-    },
+    machine: machineOf(job, ground),
     bench: {
       plug: bench.plug,
       drained: isMadeSafe,

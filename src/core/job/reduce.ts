@@ -68,6 +68,8 @@ export interface JobView {
   readonly interventions: readonly (InterventionDone & Placed & { readonly epoch: number })[];
   /** The last part chosen for each place. */
   readonly parts: readonly (PartChosen & Placed)[];
+  /** Stations that the machine was said to have; null while its kind decides. */
+  readonly stations: readonly string[] | null;
   /** Prices that hold for this job, minor units, by repair; `machine` is another machine. */
   readonly prices: Readonly<Record<string, number>>;
   readonly decision: (DecisionMade & Placed) | null;
@@ -297,6 +299,7 @@ export function reduceJob(jobId: number, entries: readonly Entry[], ground: JobG
       ofKind(standing, "part-chosen").map((entry) => ({ ...entry.payload, ...placed(entry) })),
       ({ forPart }) => forPart,
     ),
+    stations: lastOf(standing, "built")?.payload.stations ?? null,
     prices: pricesOf(standing),
     ...backTogetherOf(standing),
     questions: latestBy(

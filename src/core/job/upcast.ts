@@ -21,6 +21,7 @@ export const UPCASTERS: Readonly<Record<EntryKind, readonly Upcaster[]>> = {
   intervention: [],
   reading: [],
   "part-chosen": [],
+  built: [],
   priced: [],
   decision: [],
   removed: [],

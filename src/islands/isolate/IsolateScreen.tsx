@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { Isolation } from "@/core/isolation/isolate";
+import { type Isolation, movesFor } from "@/core/isolation/isolate";
 import type { RatedMove } from "@/core/isolation/next-move";
 import type { JobView } from "@/core/job/reduce";
 import type { Knowledge, Move } from "@/core/knowledge/types";
@@ -9,6 +9,7 @@ import { JobFrame } from "../frame/JobFrame";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
 import { NotCovered } from "../isolation/NotCovered";
 import { useIsolation } from "../isolation/use-isolation";
+import { BuiltFrom } from "./BuiltFrom";
 import { NextMove } from "./NextMove";
 import { FoldedPath, PowerPath } from "./PowerPath";
 import { StopCall, Suspects } from "./Suspects";
@@ -117,13 +118,11 @@ function Conflict({ isolation, job }: { readonly isolation: Isolation; readonly 
   );
 }
 
-/** Moves of this kind of machine that were not asked since the last repair. */
-function unasked(job: JobView, knowledge: Knowledge): readonly Move[] {
+/** Moves that can be made on this machine and were not asked since the last repair. */
+function unasked(job: JobView, knowledge: Knowledge, stations: ReadonlySet<string>): readonly Move[] {
   const epoch = job.interventions.length;
   const asked = new Set(job.answers.filter((one) => one.epoch === epoch).map(({ moveId }) => moveId));
-  return knowledge.moves.filter(
-    ({ id, families }) => families.includes(job.takenIn?.family ?? "") && !asked.has(id),
-  );
+  return movesFor(knowledge.moves, job.takenIn?.family ?? "", stations).filter(({ id }) => !asked.has(id));
 }
 
 function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
@@ -135,7 +134,8 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
       .flatMap(({ provenBy }) => provenBy.map(({ moveId }) => moveId)),
   );
   const offered = station ? isolation.moves.filter(({ moveId }) => near.has(moveId)) : isolation.moves;
-  const free = unasked(screen.job, knowledge);
+  const stations = new Set(isolation.stations.map(({ id }) => id));
+  const free = unasked(screen.job, knowledge, stations);
   const rest = free.filter(
     ({ id }) =>
       (station === undefined || near.has(id)) && !isolation.moves.some(({ moveId }) => moveId === id),
@@ -177,6 +177,7 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
           )}
           <Conflict isolation={isolation} job={screen.job} />
           <Alternatives moves={others} rest={rest} knowledge={knowledge} shop={shop} onChoose={setOwn} />
+          <BuiltFrom job={screen.job} stations={knowledge.stations} present={stations} />
         </div>
         <aside>
           <Suspects

@@ -158,6 +158,21 @@ function AnswerPart(props: MoveProps) {
   );
 }
 
+/** How the meter is set, what misleads, and what to do where the instrument is not owned. */
+function Care({ move, shop, knowledge }: Pick<MoveProps, "move" | "shop" | "knowledge">) {
+  const isMissing = move.kit !== undefined && !shop.settings.kit.includes(move.kit);
+  const instead = knowledge.moves.find(({ id }) => id === move.instead)?.title;
+  const kit = knowledge.kit.find(({ id }) => id === move.kit)?.label;
+  const parts = [
+    ...(move.setting ? [`Meter on ${move.setting}.`] : []),
+    ...(move.pitfall ? [move.pitfall] : []),
+    ...(isMissing
+      ? [`Needs: ${kit ?? move.kit}${instead ? `; without it: ${inSentence(instead)}` : ""}.`]
+      : []),
+  ];
+  return parts.length === 0 ? null : <p className="text-[17px]">{parts.join(" ")}</p>;
+}
+
 /** The next move: what to do, why, in which state, and its answers as large buttons or one number field. */
 export function NextMove(props: MoveProps & { readonly isRaised: boolean; readonly isOwnChoice: boolean }) {
   const { move, isRaised, isOwnChoice } = props;
@@ -170,6 +185,7 @@ export function NextMove(props: MoveProps & { readonly isRaised: boolean; readon
       <h2 className="font-semibold text-soft">{isOwnChoice ? "Your choice" : "Next move"}</h2>
       <h1 className="font-bold text-2xl leading-tight tracking-tight md:text-[32px]">{move.title}</h1>
       <p className="mt-1 text-[17px]">{move.how}</p>
+      <Care move={move} shop={props.shop} knowledge={props.knowledge} />
       <p className="mb-1 text-soft">{why}</p>
       {isRaised && !isOwnChoice ? (
         <p className="mb-1 font-semibold text-brass">

@@ -45,7 +45,14 @@ function Block({ share, x, width }: BlockProps) {
           className="fill-copper"
           style={{ transition: "all 400ms" }}
         />
-        <text x={x} y="13" textAnchor="middle" fontSize="16" fontWeight="600" className="fill-ink">
+        <text
+          x={x}
+          y="13"
+          textAnchor="middle"
+          fontSize={width < 70 ? 14 : 16}
+          fontWeight="600"
+          className="fill-ink"
+        >
           {formatChance(share.chance)}
         </text>
       </g>

@@ -26,9 +26,13 @@ export type ShownIsolation =
   | Exclude<IsolationState, { kind: "ready" }>
   | (Extract<IsolationState, { kind: "ready" }> & { readonly isSettled: boolean });
 
-function requestOf(screen: JobScreen, shop: Shop, { access }: Knowledge) {
+export function requestOf(screen: JobScreen, shop: Shop, { access, archetypes, stations }: Knowledge) {
   const isMadeSafe = screen.gaps("hands-inside").length === 0;
-  return isolationRequest(screen.job, { bench: screen.bench, isMadeSafe }, { ...shop, access });
+  return isolationRequest(
+    screen.job,
+    { bench: screen.bench, isMadeSafe },
+    { ...shop, access, archetypes, stations },
+  );
 }
 
 interface Ready {

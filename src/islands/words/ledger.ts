@@ -116,6 +116,8 @@ export function lineWords(line: LedgerLine, shop: Shop): string {
       return line.payload.label;
     case "part-chosen":
       return `Part chosen: ${line.payload.label}${line.payload.fit === "fit" ? "" : `, ${line.payload.fit === "note" ? "with a note" : "for a while only"}`}`;
+    case "built":
+      return `Its path: ${line.payload.stations.join(", ").replaceAll("-", " ")}`;
     case "priced":
       return `Price, ${line.payload.of === "machine" ? "another machine" : line.payload.of.replaceAll("-", " ")}: ${formatMoney(line.payload.minor, shop.settings.currency)}`;
     case "decision":

@@ -59,6 +59,7 @@ export const jobViewAnswer = strictObject({
     .required(),
   interventions: rows(),
   parts: rows(),
+  stations: yup.array(yup.string().required()).nullable().defined(),
   prices: yup.object().required(),
   decision: seqRow.nullable().defined(),
   removed: rows(),

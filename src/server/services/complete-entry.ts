@@ -14,6 +14,7 @@ import { judgeDeadCheck } from "@/core/safety/dead-checks";
 import type { Executor } from "@/server/db/executor";
 import { looseReading } from "@/server/repositories/loose-readings";
 import {
+  completeBuilt,
   completeDecision,
   completeIntervention,
   completePrice,
@@ -326,6 +327,8 @@ export async function completeEntry(
       return completeAnswer(draft, ground);
     case "intervention":
       return needingNothing(completeIntervention(draft.payload.repair, view, ground));
+    case "built":
+      return needingNothing(completeBuilt(draft.payload, ground));
     case "priced":
       return needingNothing(completePrice(draft.payload, ground));
     case "decision":

@@ -2,7 +2,7 @@ import { type Decision, decide, needsProof } from "@/core/decision/decide";
 import { decisionCase } from "@/core/decision/decision-case";
 import type { DecisionTrial, Route, RouteId } from "@/core/decision/routes";
 import type { Isolation } from "@/core/isolation/isolate";
-import type { NewEntry, Priced } from "@/core/job/entry";
+import type { Built, NewEntry, Priced } from "@/core/job/entry";
 import { isolationRequest } from "@/core/job/isolation-request";
 import type { JobView } from "@/core/job/reduce";
 import { signOffWord } from "@/core/job/sign-off";
@@ -45,6 +45,21 @@ export function completeIntervention(repair: string, view: JobView, ground: Grou
     kind: "intervention",
     payload: { label: row.done, faultIds: cured.map(({ id }) => id), success },
   });
+}
+
+/** A path is put together from stations that exist. */
+export function completeBuilt(draft: Built, ground: Ground): Result<NewEntry> {
+  const known = new Set(ground.knowledge.stations.map(({ id }) => id));
+  const unknown = draft.stations.find((id) => !known.has(id));
+  if (unknown === undefined) return ok({ kind: "built", payload: draft });
+  return fail(
+    issue(
+      "payload.stations",
+      "unknown/station",
+      `There is no station "${unknown}": known are ${[...known].join(", ")}.`,
+      unknown,
+    ),
+  );
 }
 
 export function completePrice(draft: Priced, ground: Ground): Result<NewEntry> {
