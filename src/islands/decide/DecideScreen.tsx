@@ -226,7 +226,7 @@ function Body({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sho
         Working out what each route costs …
       </p>
     );
-  if (state.kind === "failed") return <NotCovered jobId={screen.job.jobId} issues={state.issues} />;
+  if (state.kind === "failed") return <NotCovered job={screen.job} shop={shop} issues={state.issues} />;
   return <Ready job={screen.job} shop={shop} isolation={state.isolation} knowledge={state.knowledge} />;
 }
 

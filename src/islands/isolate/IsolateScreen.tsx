@@ -212,7 +212,7 @@ function Body({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sho
         isSettled={state.isSettled}
       />
     );
-  return <NotCovered jobId={screen.job.jobId} issues={state.issues} />;
+  return <NotCovered job={screen.job} shop={shop} issues={state.issues} />;
 }
 
 /** Isolate: where along the power path the fault sits, and the cheapest way to find out. */
