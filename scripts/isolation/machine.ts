@@ -38,8 +38,6 @@ export interface Hidden {
   readonly state: number;
   /** The same answer whoever asks: each move's draw is its own. */
   answer(move: number): number;
-  /** Whether the repairs done would have worked, drawn once. */
-  readonly luck: number;
 }
 
 function hash(seed: number, move: number): number {
@@ -61,7 +59,6 @@ export function hide({ model }: Bench, seed: number): Hidden {
   return {
     truth,
     state,
-    luck: hash(seed, 9999),
     answer: (move) => {
       let rest = hash(seed, move);
       const outcomes = model.moves[move]?.outcomes ?? [];
@@ -149,23 +146,23 @@ export function make(bench: Bench, hidden: Hidden, search: Search, answers: Answ
   };
 }
 
-/** Cost of repairing in the order of chance ÷ cost until the hidden fault is cured, another machine in the end. */
+/**
+ * Cost of repairing in the order of chance ÷ cost until the hidden fault is cured, another machine in the end. Averaged
+ * over whether the repair takes, so that luck does not hide the difference between two ways.
+ */
 export function repair({ model, groups }: Bench, hidden: Hidden, { field, now }: Search): number {
   const plan = trialPlan(trialsOf(field, now), GIVE_UP);
   const needed = new Set(hidden.truth.roots.map((root) => model.hypotheses.faults[root]?.fix.repair ?? ""));
   const done = new Set<string>();
-  let luck = hidden.luck;
+  let going = 1;
   let spent = 0;
   for (const trial of plan.made) {
-    spent += trial.cost;
+    spent += going * trial.cost;
+    const wasDone = [...needed].every((one) => done.has(one));
     for (const one of groups.repairs[trial.group] ?? []) done.add(one);
-    if ([...needed].every((one) => done.has(one))) {
-      const success = trial.cures / trial.chance;
-      if (luck < success) return spent;
-      luck = 1;
-    }
+    if (!wasDone && [...needed].every((one) => done.has(one))) going *= 1 - trial.cures / trial.chance;
   }
-  return spent + GIVE_UP;
+  return spent + going * GIVE_UP;
 }
 
 /** The root named first, and whether it is right: itself, or one that is cured by the same repair. */

@@ -2,13 +2,13 @@
 
 import { trialCost } from "@/core/cost/trial-cost";
 import { answersOf, after as branch, trialsOf, type Weights } from "@/core/isolation/field";
+import { limitOf } from "@/core/knowledge/resolve-limits";
 import { type Bench, GIVE_UP, priceOf, type Search } from "./machine";
 
 /** The move to make, or nothing when the search stops. */
 export type Policy = (bench: Bench, search: Search) => number | undefined;
 
-const LEAST_WORTH = 0.02;
-const NEAR = 0.03;
+const limit = ({ limits }: Bench, id: string): number => limitOf(limits, id).value;
 
 interface Rated {
   readonly index: number;
@@ -28,7 +28,9 @@ function worthIn(bench: Bench, search: Search): { readonly rated: Rated[]; reado
     const price = priceOf(bench, move, search.standing);
     const { tryAfter } = answersOf(search.field, search.now, index, GIVE_UP);
     const total = price + tryAfter.reduce((sum, one) => sum + one, 0);
-    return tryNow - total > LEAST_WORTH * tryNow ? [{ index, total, minutes: price }] : [];
+    return tryNow - total > limit(bench, "least-move-worth") * tryNow
+      ? [{ index, total, minutes: price }]
+      : [];
   });
   return { rated, tryNow };
 }
@@ -40,10 +42,11 @@ function lowestTier(bench: Bench, rated: readonly Rated[]): Rated[] {
   return rated.filter((one) => tierOf(one) === lowest);
 }
 
-/** Ours, one step ahead: least expected total; of those that differ by less than `near`, the quickest. */
+/** Ours, one step ahead: least expected total; of those that differ by less than the near share, the quickest. */
 export const ours =
-  (near = NEAR): Policy =>
+  (share?: number): Policy =>
   (bench, search) => {
+    const near = share ?? limit(bench, "near-tie-share");
     const rated = lowestTier(bench, worthIn(bench, search).rated);
     if (rated.length === 0) return undefined;
     const least = Math.min(...rated.map(({ total }) => total));

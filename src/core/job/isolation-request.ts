@@ -2,6 +2,7 @@ import { machinePrice } from "../decision/decision-case";
 import type { IsolateRequest } from "../isolation/isolate";
 import type { Access, Knowledge, Limits } from "../knowledge/types";
 import type { BenchState } from "../safety/bench-state";
+import type { Complaint } from "./entry";
 import { owedChecks } from "./next-step";
 import type { JobView } from "./reduce";
 
@@ -32,22 +33,55 @@ function openedAccess(opened: readonly string[], access: readonly Access[]): str
     .map(({ id }) => id);
 }
 
-/** Signs in the order in which they say most: a machine that hums says more than one that stands. */
-const TELLING_FIRST = ["output-still", "trips", "slow", "hums-still", "noisy", "nothing"];
+/** Owner's reports in the order in which they say most: a machine that hums says more than one that stands. */
+const TELLING_FIRST = [
+  "residual",
+  "output-still",
+  "trips",
+  "sparks",
+  "stops",
+  "slow",
+  "hums-still",
+  "squeaks",
+  "noisy",
+  "nothing",
+];
 
-/** The complaint as the owner's answer, unless the question was asked again since. */
-function ownersReport(job: JobView, signs: Knowledge["signs"]): IsolateRequest["evidence"] {
-  const told = signs
-    .filter(({ id }) => job.complaint?.signs.includes(id))
-    .flatMap(({ tells }) => tells ?? []);
-  const outcomeId = TELLING_FIRST.find((one) => told.includes(one));
-  if (
-    !job.complaint ||
-    outcomeId === undefined ||
-    job.answers.some(({ moveId }) => moveId === "owner-report")
-  )
-    return [];
-  return [{ seq: job.complaint.seq, epoch: 0, circumstance: "cold", moveId: "owner-report", outcomeId }];
+const WHEN: Readonly<Record<Complaint["circumstance"], string | undefined>> = {
+  always: "always",
+  cold: "cold",
+  hot: "hot",
+  "after-minutes": "hot",
+  loaded: "loaded",
+  sometimes: "sometimes",
+  "not-known": undefined,
+};
+
+/** The complaint as the owner's answers, each unless its question was asked again since. */
+function ownersReport(
+  { complaint, answers }: JobView,
+  signs: Knowledge["signs"],
+): IsolateRequest["evidence"] {
+  if (!complaint) return [];
+  const told = signs.filter(({ id }) => complaint.signs.includes(id)).flatMap(({ tells }) => tells ?? []);
+  const reports = told.filter(({ moveId }) => moveId === "owner-report").map(({ outcomeId }) => outcomeId);
+  const report = TELLING_FIRST.find((one) => reports.includes(one));
+  const when = WHEN[complaint.circumstance];
+  const byMove = new Map([
+    ...told
+      .filter(({ moveId }) => moveId !== "owner-report")
+      .map(({ moveId, outcomeId }) => [moveId, outcomeId] as const),
+    ...(report ? [["owner-report", report] as const] : []),
+    ...(when ? [["ask-when", when] as const] : []),
+  ]);
+  for (const { moveId } of answers) byMove.delete(moveId);
+  return [...byMove].map(([moveId, outcomeId]) => ({
+    seq: complaint.seq,
+    epoch: 0,
+    circumstance: "cold",
+    moveId,
+    outcomeId,
+  }));
 }
 
 /** The machine as isolation takes it: its kind by its name, its stations as they were said. */

@@ -104,10 +104,10 @@ function catalogueReferences(tables: Tables): Issue[] {
       ...notIn(families, "archetypes", index, "family", [row.family]),
       ...notIn(stations, "archetypes", index, "station", [...row.adds, ...row.lacks]),
     ]),
-    ...tables.signs.flatMap(({ tells }, index) =>
-      tells === undefined
-        ? []
-        : notIn(new Set(moves.get("owner-report")?.outcomes), "signs", index, "answer", [tells]),
+    ...tables.signs.flatMap(({ tells = [] }, index) =>
+      tells
+        .filter(({ moveId, outcomeId }) => !moves.get(moveId)?.outcomes.includes(outcomeId))
+        .map(({ moveId, outcomeId }) => missing("signs", index, "answer", `${moveId}: ${outcomeId}`)),
     ),
     ...tables.moves.flatMap((row, index) => [
       ...notIn(families, "moves", index, "family", row.families),

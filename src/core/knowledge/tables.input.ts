@@ -181,7 +181,7 @@ export const TABLES = {
       .required(),
     label: words(),
     stop: yup.string(),
-    tells: yup.string(),
+    tells: yup.array(strictObject({ moveId: words(), outcomeId: words() }).required()),
   }),
   deadChecks: row({
     label: words(),

@@ -223,8 +223,8 @@ export interface ComplaintSign {
   readonly label: string;
   /** The stop rule that this sign starts, in words. */
   readonly stop?: string | undefined;
-  /** The answer to "what the owner says it does" that this sign amounts to. */
-  readonly tells?: string | undefined;
+  /** The answers to questions that this sign amounts to. */
+  readonly tells?: readonly { readonly moveId: string; readonly outcomeId: string }[] | undefined;
   readonly provenance: Provenance;
 }
 

@@ -43,7 +43,9 @@ function Weights({
   return (
     <p className="text-soft">
       {word}{" "}
-      <b className="font-medium text-ink">{inOrder.map(({ seq }) => spoken(job, shop, seq)).join(" · ")}</b>
+      <b className="font-medium text-ink">
+        {[...new Set(inOrder.map(({ seq }) => spoken(job, shop, seq)))].join(" · ")}
+      </b>
     </p>
   );
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { inseparable } from "../../../scripts/isolation/inseparable";
 import { begin, benchFor, hide, make, named, repair } from "../../../scripts/isolation/machine";
 import { checklist, informationOurStop, ours, type Policy } from "../../../scripts/isolation/policies";
 import { KNOWLEDGE, LIMITS } from "../shop-ground";
@@ -24,6 +25,12 @@ function over(family: string, policy: Policy): { readonly cost: number; readonly
   }
   return { cost: cost / MACHINES, rootFirst: right / MACHINES };
 }
+
+describe("faults and moves", () => {
+  it("no two faults of a family look alike to every move: each can be told from each", () => {
+    expect(inseparable(KNOWLEDGE, LIMITS)).toEqual([]);
+  });
+});
 
 describe("twenty machines a family with hidden faults", () => {
   it.each(["capacitor-start", "permanent-magnet-dc", "synchronous"])("%s", (family) => {
