@@ -42,17 +42,22 @@ function lowestTier(bench: Bench, rated: readonly Rated[]): Rated[] {
   return rated.filter((one) => tierOf(one) === lowest);
 }
 
-/** Ours, one step ahead: least expected total; of those that differ by less than the near share, the quickest. */
+/**
+ * Ours, one step ahead: least expected total; of those that differ by less than the near share, the one that saves most
+ * for each minute.
+ */
 export const ours =
   (share?: number): Policy =>
   (bench, search) => {
     const near = share ?? limit(bench, "near-tie-share");
-    const rated = lowestTier(bench, worthIn(bench, search).rated);
+    const { rated: worth, tryNow } = worthIn(bench, search);
+    const rated = lowestTier(bench, worth);
     if (rated.length === 0) return undefined;
+    const saves = ({ total, minutes }: Rated): number => (tryNow - total) / minutes;
     const least = Math.min(...rated.map(({ total }) => total));
     return rated
       .filter(({ total }) => total <= least * (1 + near))
-      .sort((one, other) => one.minutes - other.minutes)[0]?.index;
+      .sort((one, other) => saves(other) - saves(one))[0]?.index;
   };
 
 /** Chance of the likeliest repair group. */

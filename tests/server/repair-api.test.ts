@@ -56,6 +56,21 @@ describe("fit it now on Isolate and the same route on Decide", () => {
   });
 });
 
+describe("the rate charged", () => {
+  it("changes neither the order of moves nor what a route costs, not even where it is nothing", async () => {
+    const view = jobOf("Cider scratter");
+    const at = async (labourRateMinor: number) => {
+      const settings = { ...ground.settings, value: { ...ground.settings.value, labourRateMinor } };
+      const found = await decisionFor(view, { ...ground, settings });
+      if (!found.ok) throw new Error(found.issues[0]?.message);
+      const { isolation, decision } = found.value;
+      return { moves: isolation.moves.map(({ moveId }) => moveId), mean: decision.best.mean };
+    };
+    expect(await at(0)).toEqual(await at(2800));
+    expect(await at(9900)).toEqual(await at(2800));
+  });
+});
+
 describe("deciding", () => {
   const route = (payload: {
     route: "part" | "motor" | "replace";

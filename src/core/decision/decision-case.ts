@@ -27,12 +27,11 @@ function repairsInMotor({ faults, stations, repairs }: Tables): ReadonlySet<stri
 
 /**
  * The trials of isolation with the prices of this job, as the decision takes them.
- * @param labourRateMinor what an hour is charged at; the floor of the limits holds for ranking
+ * Time counts at the shop's ranking rate, whatever is charged: a repairer's hour is never free to waste.
  */
 export function decisionCase(
   trials: readonly DecisionTrial[],
   prices: Readonly<Record<string, number>>,
-  labourRateMinor: number,
   tables: Tables,
   limits: Limits,
 ): DecisionCase {
@@ -46,7 +45,7 @@ export function decisionCase(
   return {
     trials,
     machineMinor: machinePrice(prices, limits),
-    minuteMinor: priceOfMinute(labourRateMinor, limits),
+    minuteMinor: priceOfMinute(undefined, limits),
     motor: { ...repairOf(MOTOR), success },
     inMotor: repairsInMotor(tables),
     repairOf,

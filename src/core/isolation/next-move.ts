@@ -19,7 +19,7 @@ export interface RatedMove {
   readonly stateMinutes: number;
   /** Expected cost from here when this is done first, then the best next, or repairs; minor units, unrounded. */
   readonly expectedTotal: number;
-  /** What it saves against trying repairs now, for each minute it takes; minor units. */
+  /** What it saves by itself against trying repairs now, for each minute it takes; minor units. */
   readonly savesPerMinute: number;
   readonly answers: readonly {
     readonly outcomeId: string;
@@ -202,7 +202,7 @@ function ratedMove(
   ranking: Ranking,
   { index, move, stateMinutes, chance }: Rated,
   total: number,
-  tryNow: number,
+  saves: number,
 ): RatedMove {
   const { field, now, ground } = ranking;
   return {
@@ -212,7 +212,7 @@ function ratedMove(
     minutes: move.minutes,
     stateMinutes,
     expectedTotal: total,
-    savesPerMinute: (tryNow - total) / (move.minutes + stateMinutes),
+    savesPerMinute: saves / (move.minutes + stateMinutes),
     answers: move.outcomes.map((outcomeId, outcome) => ({
       outcomeId,
       chance: chance[outcome] ?? 0,
@@ -240,16 +240,15 @@ function rankingOf(model: Model, belief: Float64Array, asked: ReadonlySet<string
 }
 
 /**
- * Of moves in the first one's tier whose totals differ by less than the chances can tell, the quicker comes first: a free
- * look before a measurement.
+ * Of moves in the first one's tier whose totals differ by less than the chances can tell, the one that saves most for
+ * each minute comes first: a free look before a measurement.
  */
-function quickestOfEqual(inOrder: readonly RatedMove[], share: number): RatedMove[] {
+function readiestOfEqual(inOrder: readonly RatedMove[], share: number): RatedMove[] {
   const [first] = inOrder;
   if (!first) return [];
   const isNear = (one: RatedMove): boolean =>
     one.tier === first.tier && one.expectedTotal <= first.expectedTotal * (1 + share);
-  const time = (one: RatedMove): number => one.minutes + one.stateMinutes;
-  const near = inOrder.filter(isNear).sort((one, other) => time(one) - time(other));
+  const near = inOrder.filter(isNear).sort((one, other) => other.savesPerMinute - one.savesPerMinute);
   return [...near, ...inOrder.filter((one) => !isNear(one))];
 }
 
@@ -280,9 +279,11 @@ export function adviseMoves(
     const others = open.filter((other) => other !== one && other.move.tier <= one.move.tier);
     const without = Math.min(tryNow, ...others.map((other) => other.total));
     if (!isWorth(one.total, tryNow) && !isWorth(total, without)) return [];
-    return [{ move: ratedMove(ranking, one, total, tryNow), isRefined }];
+    // What follows a move is not its own merit: a minute is priced by what the move itself saves.
+    const saves = Math.max(tryNow - one.total, without - total);
+    return [{ move: ratedMove(ranking, one, total, saves), isRefined }];
   });
-  const inOrder = quickestOfEqual(
+  const inOrder = readiestOfEqual(
     rated
       .sort(
         (one, other) =>

@@ -14,7 +14,7 @@ export interface RequestGround {
   readonly archetypes: Knowledge["archetypes"];
   readonly stations: Knowledge["stations"];
   readonly limits: Limits;
-  readonly settings: { readonly labourRateMinor: number; readonly currency: string };
+  readonly settings: { readonly currency: string };
 }
 
 /** The bench as it may be relied on at this moment. */
@@ -104,7 +104,6 @@ export function isolationRequest(
   { bench, isMadeSafe }: BenchNow,
   ground: RequestGround,
 ): IsolateRequest {
-  const { labourRateMinor: minor, currency } = ground.settings;
   return {
     machine: machineOf(job, ground),
     bench: {
@@ -130,7 +129,6 @@ export function isolationRequest(
       success,
     })),
     costs: {
-      rankingRatePerHour: { minor, currency },
       partPrices: Object.entries(job.prices)
         .filter(([of]) => of !== "machine")
         .map(([repair, price]) => ({ repair, minor: price })),

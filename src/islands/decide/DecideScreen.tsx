@@ -128,8 +128,8 @@ function Take({ job, shop, isolation, knowledge, decision, chosen, onLeave }: Ta
 }
 
 function Ready({ job, shop, isolation, knowledge }: ReadyProps) {
-  const { currency, labourRateMinor } = shop.settings;
-  const kase = decisionCase(isolation.trials, job.prices, labourRateMinor, knowledge, shop.limits);
+  const { currency } = shop.settings;
+  const kase = decisionCase(isolation.trials, job.prices, knowledge, shop.limits);
   const decision = decide(kase, isolation.suspects[0], knowledge.faults);
   const [ownId, setOwnId] = useState<Route["id"] | undefined>(undefined);
   const chosen = ownId === undefined ? decision.best : decision.routes[ownId];
@@ -204,7 +204,7 @@ function Ready({ job, shop, isolation, knowledge }: ReadyProps) {
           {decision.firstRepairFlip === null
             ? ""
             : `The first repair stays the right one up to ${money(decision.firstRepairFlip)} for it, time and part together. `}
-          Time counts at {money(kase.minuteMinor * 60)} an hour; parts from{" "}
+          Time counts at {money(kase.minuteMinor * 60)} an hour, whatever is charged; parts from{" "}
           <a
             className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
             href={`/jobs/${job.jobId}/match`}

@@ -10,6 +10,8 @@ import { lineWords } from "../words/ledger";
 
 const SHOWN = 5;
 const LEAST_SHOWN = 0.01;
+/** What can hurt is said from this chance on. */
+const HAZARD_FROM = 0.05;
 
 interface SuspectsProps {
   readonly isolation: Isolation;
@@ -52,6 +54,7 @@ function Weights({
 
 function Row({ suspect, ...props }: SuspectsProps & { readonly suspect: Suspect }) {
   const { knowledge } = props;
+  const hazard = knowledge.faults.find(({ id }) => id === suspect.roots[0])?.hazard;
   return (
     <li className="border-rule border-t py-2.5" data-testid="suspect">
       <div className="flex justify-between gap-3 font-semibold text-[17px]">
@@ -64,6 +67,7 @@ function Row({ suspect, ...props }: SuspectsProps & { readonly suspect: Suspect 
           style={{ width: `${suspect.chance * 100}%`, transition: "width 400ms" }}
         />
       </div>
+      {hazard && suspect.chance >= HAZARD_FROM ? <p className="font-semibold text-oxide">{hazard}</p> : null}
       {suspect.consequences.length > 0 ? (
         <p className="text-soft">
           It brought about:{" "}

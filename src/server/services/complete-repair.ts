@@ -84,7 +84,7 @@ export async function decisionFor(
   const isolation = await isolateOffThread(request, ground);
   if (!isolation.ok) return isolation;
   const { trials, suspects } = isolation.value;
-  const kase = decisionCase(trials, view.prices, settings.labourRateMinor, knowledge, limits);
+  const kase = decisionCase(trials, view.prices, knowledge, limits);
   return ok({ decision: decide(kase, suspects[0], knowledge.faults), isolation: isolation.value });
 }
 

@@ -40,10 +40,19 @@ function limitsKey({ knowledge, settings }: Ground): string {
   return `${knowledge.version}:${JSON.stringify(settings.value.limits)}`;
 }
 
+/** In development and tests, where no worker is built: kept for as long as the limits stay. */
+let inPlace: { readonly key: string; readonly isolate: ReturnType<typeof createIsolator> } | undefined;
+
+function isolateInPlace(request: IsolateRequest, ground: Ground): Result<Isolation> {
+  const key = limitsKey(ground);
+  if (inPlace?.key !== key) inPlace = { key, isolate: createIsolator(ground.knowledge, ground.limits) };
+  return inPlace.isolate(request);
+}
+
 /** Isolation for the API: in a thread of its own once built; in development and tests, in place. */
 export function isolateOffThread(request: IsolateRequest, ground: Ground): Promise<Result<Isolation>> {
   const { knowledge, limits } = ground;
-  if (!existsSync(WORKER_PATH)) return Promise.resolve(createIsolator(knowledge, limits)(request));
+  if (!existsSync(WORKER_PATH)) return Promise.resolve(isolateInPlace(request, ground));
   lastId += 1;
   const id = lastId;
   return new Promise((done, reject) => {

@@ -46,10 +46,9 @@ const anyPrice = fc.integer({ min: 500, max: 60_000 });
 
 function decided(said: readonly Said[], prices: Record<string, number> = { machine: 24_000 }) {
   const found = isolated(said, {
-    costs: { rankingRatePerHour: { minor: RATE, currency: "EUR" } },
     machine: { family: "capacitor-start", value: { minor: prices["machine"] ?? 0, currency: "EUR" } },
   } as never);
-  const kase = decisionCase(found.trials, prices, RATE, KNOWLEDGE, LIMITS);
+  const kase = decisionCase(found.trials, prices, KNOWLEDGE, LIMITS);
   return { found, decision: decide(kase, found.suspects[0], KNOWLEDGE.faults) };
 }
 

@@ -22,7 +22,7 @@ const saidIn = (family: string): fc.Arbitrary<Said[]> =>
 const anyCase = fc
   .constantFrom(...FAMILIES)
   .chain((family) => fc.record({ family: fc.constant(family), said: saidIn(family) }));
-const LAW = { numRuns: Math.min(Math.ceil(RUNS.numRuns * 0.6), 300) };
+const LAW = { numRuns: Math.min(Math.ceil(RUNS.numRuns * 0.3), 300) };
 
 const near = (one: number, other: number, within = 1e-9): void =>
   expect(Math.abs(one - other)).toBeLessThan(within);
