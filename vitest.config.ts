@@ -6,6 +6,8 @@ const alias = { "@": fileURLToPath(new URL("./src", import.meta.url)) };
 export default defineConfig({
   resolve: { alias },
   test: {
+    // Two cores here: the default would leave one of them idle.
+    maxWorkers: 2,
     projects: [
       {
         resolve: { alias },

@@ -37,7 +37,7 @@ function same(one: Isolation, other: Isolation, rename: (id: string) => string =
 }
 
 /** With interventions every hypothesis branches: fewer runs say as much. */
-const BRANCHED = { numRuns: Math.min(Math.ceil(RUNS.numRuns / 10), 40) };
+const BRANCHED = { numRuns: Math.min(Math.ceil(RUNS.numRuns / 25), 40) };
 
 describe("laws of isolation", () => {
   it("chances of suspects, and of stations, sum to one", () => {
