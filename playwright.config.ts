@@ -13,7 +13,8 @@ const ARGS = [
 export default defineConfig({
   testDir: "tests/e2e",
   outputDir: "test-results",
-  workers: 1,
+  // Each file runs a server of its own, on a folder and a port of its own.
+  workers: 2,
   timeout: 180_000,
   forbidOnly: true,
   use: {
