@@ -90,7 +90,7 @@ test("isolate by keyboard: an answer closes the path in, a reading ends the sear
   await page.goto(`${shop.address}/jobs/104/isolate`);
   const move = page.getByTestId("next-move");
   await expect(move).toContainText("Next move");
-  await expect(page.getByTestId("suspect").first()).toContainText("Load jammed");
+  await expect(page.getByTestId("suspect").first()).toContainText("Start capacitor weak");
   await chooseMove(page, "Turn the shaft by hand");
   await press(page, /^Turns freely/);
   await expect(page.getByTestId("gate")).toContainText('You were about to keep "Turns freely"');
