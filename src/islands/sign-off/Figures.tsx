@@ -32,14 +32,14 @@ export function Figures({ rows, shop }: { readonly rows: readonly BeforeAfter[];
           <th className="font-normal" scope="col">
             Figure
           </th>
-          <th className="text-right font-normal" scope="col">
+          <th className="pl-3 text-right font-normal" scope="col">
             Before
           </th>
-          <th className="text-right font-normal" scope="col">
+          <th className="pl-3 text-right font-normal" scope="col">
             After
           </th>
-          <th className="text-right font-normal" scope="col">
-            After to before
+          <th className="pl-3 text-right font-normal" scope="col">
+            Ratio
           </th>
         </tr>
       </thead>
@@ -49,9 +49,9 @@ export function Figures({ rows, shop }: { readonly rows: readonly BeforeAfter[];
             <th scope="row" className="py-1.5 font-medium">
               {nameOf(row, shop)}
             </th>
-            <td className="num text-right">{cell(row.before, row.unit)}</td>
-            <td className="num text-right">{cell(row.after, row.unit)}</td>
-            <td className="num text-right">{ratio(row)}</td>
+            <td className="pl-3 text-right">{cell(row.before, row.unit)}</td>
+            <td className="pl-3 text-right">{cell(row.after, row.unit)}</td>
+            <td className="pl-3 text-right">{ratio(row)}</td>
           </tr>
         ))}
       </tbody>

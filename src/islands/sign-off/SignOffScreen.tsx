@@ -145,6 +145,10 @@ function StillOff({ job, left }: { readonly job: JobView; readonly left: number 
   );
 }
 
+function isPaired(figures: readonly BeforeAfter[]): boolean {
+  return figures.some(({ before, after }) => before !== undefined && after !== undefined);
+}
+
 function figureWords(figures: readonly BeforeAfter[]): string {
   const whole = figures.filter(({ before, after }) => before !== undefined && after !== undefined).length;
   return `${whole} of ${figures.length} taken on both sides`;
@@ -181,7 +185,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
       >
         <AcceptanceRun job={job} />
       </Part>
-      <Part title="Before and after" isNow={false} isDone={figures.length > 0} done={figureWords(figures)}>
+      <Part title="Before and after" isNow={false} isDone={isPaired(figures)} done={figureWords(figures)}>
         <Figures rows={figures} shop={shop} />
       </Part>
       <Part
