@@ -1,6 +1,6 @@
 // A model of one kind of machine, and hidden faults drawn from its own prior: the generator that the first report is made with.
 
-import { type Standing, stateChangeMinutes } from "@/core/cost/state-change-cost";
+import { type Standing, standingAfter, stateChangeMinutes } from "@/core/cost/state-change-cost";
 import { trialPlan } from "@/core/cost/trial-cost";
 import { type Model, modelFrom, posterior } from "@/core/isolation/belief";
 import type { Answer } from "@/core/isolation/evidence";
@@ -123,13 +123,6 @@ export function priceOf({ knowledge, limits }: Bench, move: Move, standing: Stan
   return (move.minutes + way + move.hazardMinutes) * MINUTE;
 }
 
-export function after(move: Move, standing: Standing): Standing {
-  const opened = move.access === undefined ? standing.opened : [...standing.opened, move.access];
-  if (move.tier > 1) return { isDead: false, isDrained: false, opened };
-  if (move.needs === "none") return { ...standing, opened };
-  return { isDead: true, isDrained: standing.isDrained || move.needs === "hands-inside", opened };
-}
-
 export function make(bench: Bench, hidden: Hidden, search: Search, answers: Answer[], index: number): Search {
   const move = bench.model.moves[index];
   if (!move) throw new Error(`no move ${index}`);
@@ -139,7 +132,7 @@ export function make(bench: Bench, hidden: Hidden, search: Search, answers: Answ
   return {
     ...look(bench, answers),
     asked: new Set([...search.asked, index]),
-    standing: after(move, search.standing),
+    standing: standingAfter(move, search.standing),
     spent: search.spent + priceOf(bench, move, search.standing),
     minutes: search.minutes + minutes,
     liveMinutes: search.liveMinutes + (move.tier > 1 ? move.minutes : 0),

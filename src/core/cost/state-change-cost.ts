@@ -26,3 +26,11 @@ export function stateChangeMinutes(
   const isReady = standing.isDead && (move.needs === "plug-out" || standing.isDrained);
   return opening + (isReady ? 0 : unplugging);
 }
+
+/** How the machine stands once a move is done. */
+export function standingAfter(move: Move, standing: Standing): Standing {
+  const opened = move.access === undefined ? standing.opened : [...standing.opened, move.access];
+  if (move.tier > 1) return { isDead: false, isDrained: false, opened };
+  if (move.needs === "none") return { ...standing, opened };
+  return { isDead: true, isDrained: standing.isDrained || move.needs === "hands-inside", opened };
+}

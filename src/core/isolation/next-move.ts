@@ -1,5 +1,5 @@
 import { priceOfMinute } from "../cost/price-of-time";
-import { type Standing, stateChangeMinutes } from "../cost/state-change-cost";
+import { type Standing, standingAfter, stateChangeMinutes } from "../cost/state-change-cost";
 import { trialCost } from "../cost/trial-cost";
 import { limitOf } from "../knowledge/resolve-limits";
 import type { Access, Limits, Move, Repair } from "../knowledge/types";
@@ -111,14 +111,6 @@ function rate(
   const { chance, tryAfter } = answersOf(field, now, index, ground.giveUp);
   const total = price + tryAfter.reduce((sum, one) => sum + one, 0);
   return { index, move, stateMinutes, price, total, chance, tryAfter };
-}
-
-/** How the machine stands once a move is done. */
-function standingAfter(move: Move, standing: Standing): Standing {
-  const opened = move.access === undefined ? standing.opened : [...standing.opened, move.access];
-  if (move.tier > 1) return { isDead: false, isDrained: false, opened };
-  if (move.needs === "none") return { ...standing, opened };
-  return { isDead: true, isDrained: standing.isDrained || move.needs === "hands-inside", opened };
 }
 
 /**

@@ -59,6 +59,14 @@ function Found({ job, shop }: Pick<SheetProps, "job" | "shop">) {
   );
 }
 
+/** Where a limit is from, and that it is only recalled where nobody has checked it. */
+function sourceWords({ limit, limitSource }: JobView["deadChecks"][number], shop: Shop): string {
+  const row = Object.values(shop.limits).find(
+    ({ source, value }) => source === limitSource && value === limit,
+  );
+  return `${limitSource}${row?.reviewed ? "" : ", recalled, not checked"}`;
+}
+
 const LOOKED = { passed: "nothing against it", failed: "not fit for use", undecided: "cannot tell" } as const;
 
 function Tests({ job, shop }: Pick<SheetProps, "job" | "shop">) {
@@ -77,7 +85,7 @@ function Tests({ job, shop }: Pick<SheetProps, "job" | "shop">) {
                 {reading.limit === null ? LOOKED[reading.verdict] : verdicts[reading.verdict]}
                 {reading.limit === null
                   ? ""
-                  : ` of ${formatText(reading.limit, "Ω")} (${reading.limitSource}, recalled)`}
+                  : ` of ${formatText(reading.limit, "Ω")} (${sourceWords(reading, shop)})`}
               </>
             ) : (
               <b>not taken since the last change</b>

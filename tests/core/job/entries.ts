@@ -51,3 +51,18 @@ export const DRAINED: Payloads["bench-state"] = {
   volts: 0.3,
   dielectric: "electrolytic",
 };
+
+/** A dead check's answer as the log keeps it. */
+export const check = (
+  checkId: string,
+  verdict: "passed" | "failed" | "undecided" = "passed",
+): Payloads["reading"] => ({
+  of: "dead-check",
+  checkId,
+  entered: "x",
+  reading: null,
+  taken: "now",
+  verdict,
+  limit: null,
+  limitSource: null,
+});

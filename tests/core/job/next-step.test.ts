@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import type { Payloads } from "@/core/job/entry";
 import { collars, nextStep } from "@/core/job/next-step";
 import { KNOWLEDGE, LIMITS } from "../shop-ground";
-import { CARDER, DRAINED, type Line, logOf, OUT, viewOf } from "./entries";
+import { CARDER, check, DRAINED, type Line, logOf, OUT, viewOf } from "./entries";
 
 const COMPLAINT: Payloads["complaint"] = {
   signs: ["hum"],
@@ -10,16 +10,6 @@ const COMPLAINT: Payloads["complaint"] = {
   afterMinutes: null,
   words: "",
 };
-const check = (checkId: string, verdict: "passed" | "failed" = "passed"): Payloads["reading"] => ({
-  of: "dead-check",
-  checkId,
-  entered: "x",
-  reading: null,
-  taken: "now",
-  verdict,
-  limit: null,
-  limitSource: null,
-});
 const CHECKED = [
   ["taken-in", CARDER],
   ["complaint", COMPLAINT],

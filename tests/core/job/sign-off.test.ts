@@ -1,27 +1,14 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { beforeAfter } from "@/core/job/before-after";
-import type { AcceptanceRun, Complaint, Payloads } from "@/core/job/entry";
+import type { AcceptanceRun, Complaint } from "@/core/job/entry";
 import { guardEntry } from "@/core/job/guards";
 import { putBackOrder } from "@/core/job/put-back";
 import { signOffWord } from "@/core/job/sign-off";
 import { KNOWLEDGE, LIMITS, RUNS } from "../shop-ground";
-import { CARDER, type Line, logOf, OUT, viewOf } from "./entries";
+import { CARDER, check, type Line, logOf, OUT, viewOf } from "./entries";
 
 const COMPLAINT: Complaint = { signs: ["hum"], circumstance: "cold", afterMinutes: null, words: "" };
-const check = (
-  checkId: string,
-  verdict: "passed" | "failed" | "undecided" = "passed",
-): Payloads["reading"] => ({
-  of: "dead-check",
-  checkId,
-  entered: "x",
-  reading: null,
-  taken: "now",
-  verdict,
-  limit: null,
-  limitSource: null,
-});
 const TESTS: readonly Line[] = ["look-and-cord", "earth-continuity", "insulation"].map(
   (id) => ["reading", check(id)] as const,
 );
