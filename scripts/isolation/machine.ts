@@ -1,25 +1,28 @@
-// A model of one kind of machine, and hidden faults drawn from its own prior: the generator that the first report is made with.
+// A model of one kind of machine, hidden faults drawn from its own prior, and a search on it: what the first report is made with.
 
 import { type Standing, standingAfter, stateChangeMinutes } from "@/core/cost/state-change-cost";
-import { trialPlan } from "@/core/cost/trial-cost";
-import { type Model, modelFrom, posterior } from "@/core/isolation/belief";
-import type { Answer } from "@/core/isolation/evidence";
-import { type Field, fieldOf, trialsOf, type Weights } from "@/core/isolation/field";
+import { type Trial, trialPlan } from "@/core/cost/trial-cost";
+import { type Model, modelFrom } from "@/core/isolation/belief";
 import { buildHypotheses, faultsFor, type Hypothesis } from "@/core/isolation/hypotheses";
-import { movesFor, stationsOf } from "@/core/isolation/isolate";
+import { movesFor, stationsOf } from "@/core/isolation/machine-model";
 import { buildOutcomeTable } from "@/core/isolation/outcome-table";
 import { type RepairGroups, repairGroups } from "@/core/isolation/repair-groups";
-import type { Knowledge, Limits, Move } from "@/core/knowledge/types";
+import type { Access, Knowledge, Limits, Move, Repair } from "@/core/knowledge/types";
 
 export const RATE = 2800;
 export const MINUTE = RATE / 60;
 export const GIVE_UP = 20_000;
 
+/** What a search works on: the model that gives the advice, and what time and ways cost. */
 export interface Bench {
   readonly family: string;
   readonly model: Model;
   readonly groups: RepairGroups;
-  readonly knowledge: Knowledge;
+  readonly knowledge: {
+    readonly access: readonly Access[];
+    readonly repairs: readonly Repair[];
+    readonly stations: Knowledge["stations"];
+  };
   readonly limits: Limits;
 }
 
@@ -29,15 +32,20 @@ export function benchFor(family: string, knowledge: Knowledge, limits: Limits): 
   const moves = movesFor(knowledge.moves, family, stations);
   const table = buildOutcomeTable(faults, moves, knowledge, limits);
   const model = modelFrom(buildHypotheses(faults, family, 2, limits), moves, table);
-  return { family, model, groups: repairGroups(model, [], knowledge.repairs, {}, MINUTE), knowledge, limits };
+  return {
+    family,
+    model,
+    groups: repairGroups(model, [], knowledge.repairs, {}, MINUTE, limits),
+    knowledge,
+    limits,
+  };
 }
 
 /** One machine with a hidden fault, and the answers it would give. */
 export interface Hidden {
-  readonly truth: Hypothesis;
-  readonly state: number;
+  readonly roots: readonly string[];
   /** The same answer whoever asks: each move's draw is its own. */
-  answer(move: number): number;
+  answer(moveId: string): string;
 }
 
 function hash(seed: number, move: number): number {
@@ -47,75 +55,95 @@ function hash(seed: number, move: number): number {
   return ((x ^ (x >>> 16)) >>> 0) / 4294967296;
 }
 
-export function hide({ model }: Bench, seed: number): Hidden {
-  let left = hash(seed, -1);
-  const truth =
-    model.hypotheses.all.find(({ prior }) => {
+/** The set of faults that a seed stands for, drawn from the prior. */
+function drawn(all: readonly Hypothesis[], share: number): Hypothesis {
+  let left = share;
+  const found =
+    all.find(({ prior }) => {
       left -= prior;
       return left <= 0;
-    }) ?? model.hypotheses.all[0];
-  if (!truth) throw new Error("no hypotheses");
+    }) ?? all[0];
+  if (!found) throw new Error("no hypotheses");
+  return found;
+}
+
+export function hide({ model }: Bench, seed: number): Hidden {
+  const truth = drawn(model.hypotheses.all, hash(seed, -1));
   const state = model.table.stateOf(truth.faults);
   return {
-    truth,
-    state,
-    answer: (move) => {
+    roots: truth.roots.map((root) => model.hypotheses.faults[root]?.id ?? ""),
+    answer: (moveId) => {
+      const move = model.moves.findIndex(({ id }) => id === moveId);
       let rest = hash(seed, move);
       const outcomes = model.moves[move]?.outcomes ?? [];
-      const found = outcomes.findIndex((_, outcome) => {
+      const found = outcomes.find((_, outcome) => {
         rest -= model.table.chance(move, outcome, state, "cold");
         return rest <= 0;
       });
-      return found === -1 ? outcomes.length - 1 : found;
+      return found ?? outcomes.at(-1) ?? "";
     },
   };
 }
 
 /** Where a search stands. */
 export interface Search {
+  /** Every answer so far, as one word: two searches with the same path have heard the same. */
+  readonly path: string;
   readonly belief: Float64Array;
-  readonly field: Field;
-  readonly now: Weights;
   readonly asked: ReadonlySet<number>;
   readonly standing: Standing;
   readonly spent: number;
+  readonly moves: number;
   readonly minutes: number;
   readonly liveMinutes: number;
 }
 
 const START: Standing = { isDead: true, isDrained: false, opened: [] };
 
-function look(bench: Bench, answers: readonly Answer[]): Pick<Search, "belief" | "field" | "now"> {
-  const belief = posterior(bench.model, answers, []);
-  if (!belief) throw new Error("nothing explains the answers");
-  return { belief, ...fieldOf(bench.model, belief, bench.model.states, bench.groups, "cold") };
+/** Belief after an answer; an answer that says nothing leaves it as it was. */
+function heard({ model }: Bench, belief: Float64Array, move: number, outcomeId: string): Float64Array {
+  const outcome = model.moves[move]?.outcomes.indexOf(outcomeId) ?? -1;
+  if (outcome === -1) return belief;
+  const next = belief.map(
+    (one, index) => one * model.table.chance(move, outcome, model.states[index] ?? 0, "cold"),
+  );
+  const sum = next.reduce((total, one) => total + one, 0);
+  if (!(sum > 0)) throw new Error(`nothing explains ${model.moves[move]?.id} = ${outcomeId}`);
+  return next.map((one) => one / sum);
 }
 
-export function begin(bench: Bench, hidden: Hidden): { search: Search; answers: Answer[] } {
-  const report = bench.model.moves.findIndex(({ id }) => id === "owner-report");
-  const answers = [answerOf(bench, hidden, report, 0)];
+function tell(bench: Bench, hidden: Hidden, search: Search, index: number): Search {
+  const move = bench.model.moves[index];
+  if (!move) throw new Error(`no move ${index}`);
+  const outcomeId = hidden.answer(move.id);
   return {
-    answers,
-    search: {
-      ...look(bench, answers),
-      asked: new Set([report]),
-      standing: START,
-      spent: 0,
-      minutes: 0,
-      liveMinutes: 0,
-    },
+    ...search,
+    path: `${search.path} ${index}:${outcomeId}`,
+    belief: heard(bench, search.belief, index, outcomeId),
+    asked: new Set([...search.asked, index]),
   };
 }
 
-function answerOf({ model }: Bench, hidden: Hidden, move: number, seq: number): Answer {
-  const made = model.moves[move];
-  return {
-    seq,
-    epoch: 0,
-    circumstance: "cold",
-    moveId: made?.id ?? "",
-    outcomeId: made?.outcomes[hidden.answer(move)] ?? "",
+/** Every search begins with what the owner says, which costs nothing here: it was said at the counter. */
+export function begin(bench: Bench, hidden: Hidden): Search {
+  const { all } = bench.model.hypotheses;
+  const sum = all.reduce((total, { prior }) => total + prior, 0);
+  const start: Search = {
+    path: "",
+    belief: Float64Array.from(all, ({ prior }) => prior / sum),
+    asked: new Set(),
+    standing: START,
+    spent: 0,
+    moves: 0,
+    minutes: 0,
+    liveMinutes: 0,
   };
+  return tell(
+    bench,
+    hidden,
+    start,
+    bench.model.moves.findIndex(({ id }) => id === "owner-report"),
+  );
 }
 
 export function priceOf({ knowledge, limits }: Bench, move: Move, standing: Standing): number {
@@ -123,29 +151,57 @@ export function priceOf({ knowledge, limits }: Bench, move: Move, standing: Stan
   return (move.minutes + way + move.hazardMinutes) * MINUTE;
 }
 
-export function make(bench: Bench, hidden: Hidden, search: Search, answers: Answer[], index: number): Search {
+export function make(bench: Bench, hidden: Hidden, search: Search, index: number): Search {
   const move = bench.model.moves[index];
   if (!move) throw new Error(`no move ${index}`);
-  answers.push(answerOf(bench, hidden, index, answers.length));
   const way = stateChangeMinutes(move, search.standing, bench.knowledge.access, bench.limits);
-  const minutes = move.minutes + way;
   return {
-    ...look(bench, answers),
-    asked: new Set([...search.asked, index]),
+    ...tell(bench, hidden, search, index),
     standing: standingAfter(move, search.standing),
     spent: search.spent + priceOf(bench, move, search.standing),
-    minutes: search.minutes + minutes,
+    moves: search.moves + 1,
+    minutes: search.minutes + move.minutes + way,
     liveMinutes: search.liveMinutes + (move.tier > 1 ? move.minutes : 0),
   };
+}
+
+/** A repair that could be tried, by its group. */
+export interface GroupChance extends Trial {
+  readonly group: number;
+  readonly chance: number;
+}
+
+/** The repairs that could be tried, from all hypotheses. */
+export function trialsIn({ groups }: Bench, belief: Float64Array): GroupChance[] {
+  const count = groups.repairs.length;
+  const weight = new Float64Array(count);
+  const cost = new Float64Array(count);
+  const cures = new Float64Array(count);
+  for (let index = 0; index < belief.length; index += 1) {
+    const own = belief[index] ?? 0;
+    const group = groups.groupOf[index] ?? 0;
+    weight[group] = (weight[group] ?? 0) + own;
+    cost[group] = (cost[group] ?? 0) + own * (groups.costOf[index] ?? 0);
+    cures[group] = (cures[group] ?? 0) + own * (groups.successOf[index] ?? 0);
+  }
+  const trials: GroupChance[] = [];
+  weight.forEach((chance, group) => {
+    if (chance > 1e-4)
+      trials.push({ group, chance, cost: (cost[group] ?? 0) / chance, cures: cures[group] ?? 0 });
+  });
+  return trials;
 }
 
 /**
  * Cost of repairing in the order of chance ÷ cost until the hidden fault is cured, another machine in the end. Averaged
  * over whether the repair takes, so that luck does not hide the difference between two ways.
  */
-export function repair({ model, groups }: Bench, hidden: Hidden, { field, now }: Search): number {
-  const plan = trialPlan(trialsOf(field, now), GIVE_UP);
-  const needed = new Set(hidden.truth.roots.map((root) => model.hypotheses.faults[root]?.fix.repair ?? ""));
+export function repair(bench: Bench, hidden: Hidden, { belief }: Search): number {
+  const { model, groups } = bench;
+  const plan = trialPlan(trialsIn(bench, belief), GIVE_UP);
+  const needed = new Set(
+    hidden.roots.map((root) => model.hypotheses.faults.find(({ id }) => id === root)?.fix.repair ?? ""),
+  );
   const done = new Set<string>();
   let going = 1;
   let spent = 0;
@@ -163,16 +219,19 @@ export function named(
   { model }: Bench,
   hidden: Hidden,
   { belief }: Search,
-): { exact: boolean; cure: boolean; chance: number } {
-  const byRoot = new Float64Array(model.hypotheses.faults.length);
-  model.hypotheses.all.forEach(({ roots }, index) => {
+): { readonly first: string; readonly exact: boolean; readonly cure: boolean; readonly chance: number } {
+  const { faults, all } = model.hypotheses;
+  const byRoot = new Float64Array(faults.length);
+  all.forEach(({ roots }, index) => {
     for (const root of roots) byRoot[root] = (byRoot[root] ?? 0) + (belief[index] ?? 0);
   });
-  const first = byRoot.indexOf(Math.max(...byRoot));
-  const repairOf = (fault: number) => model.hypotheses.faults[fault]?.fix.repair;
+  const at = byRoot.indexOf(Math.max(...byRoot));
+  const first = faults[at];
+  const repairOf = (id: string): string | undefined => faults.find((fault) => fault.id === id)?.fix.repair;
   return {
-    exact: hidden.truth.roots.includes(first),
-    cure: hidden.truth.roots.some((root) => repairOf(root) === repairOf(first)),
-    chance: byRoot[first] ?? 0,
+    first: first?.id ?? "",
+    exact: hidden.roots.includes(first?.id ?? ""),
+    cure: hidden.roots.some((root) => repairOf(root) === first?.fix.repair),
+    chance: byRoot[at] ?? 0,
   };
 }

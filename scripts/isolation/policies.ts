@@ -1,119 +1,122 @@
-// Ways to choose the next move, ours and the three it is held against.
+// Ways to choose the next move: ours, as the program itself advises, and the three it is held against.
 
 import { trialCost } from "@/core/cost/trial-cost";
-import { answersOf, after as branch, trialsOf, type Weights } from "@/core/isolation/field";
+import {
+  answersOf,
+  after as branch,
+  type Field,
+  fieldOf,
+  trialsOf,
+  type Weights,
+} from "@/core/isolation/field";
+import { adviseMoves, type MoveAdvice } from "@/core/isolation/next-move";
 import { limitOf } from "@/core/knowledge/resolve-limits";
-import { type Bench, GIVE_UP, priceOf, type Search } from "./machine";
+import { type Bench, GIVE_UP, priceOf, RATE, type Search, trialsIn } from "./machine";
 
-/** The move to make, or nothing when the search stops. */
+/** The move to make, or nothing when the search stops. It hangs on what was heard, never on what is hidden. */
 export type Policy = (bench: Bench, search: Search) => number | undefined;
 
-const limit = ({ limits }: Bench, id: string): number => limitOf(limits, id).value;
-
-interface Rated {
-  readonly index: number;
-  readonly total: number;
-  readonly minutes: number;
+/** The same choice for the same answers: what was worked out once is kept. */
+export function remembered(policy: Policy): Policy {
+  const kept = new Map<string, number | undefined>();
+  return (bench, search) => {
+    if (kept.has(search.path)) return kept.get(search.path);
+    const chosen = policy(bench, search);
+    kept.set(search.path, chosen);
+    return chosen;
+  };
 }
+
+export function advice(bench: Bench, search: Search, lookAhead: 1 | 2): MoveAdvice {
+  const { model, knowledge, limits } = bench;
+  const asked = new Set([...search.asked].map((index) => model.moves[index]?.id ?? ""));
+  return adviseMoves(model, search.belief, asked, {
+    limits,
+    access: knowledge.access,
+    repairs: knowledge.repairs,
+    prices: {},
+    standing: search.standing,
+    circumstance: "cold",
+    rankingRatePerHourMinor: RATE,
+    giveUp: GIVE_UP,
+    lookAhead,
+    liveBlocks: [],
+    interventions: [],
+  });
+}
+
+/** Ours: the first move that the program advises, so many steps ahead. */
+export const ours = (lookAhead: 1 | 2): Policy =>
+  remembered((bench, search) => {
+    const first = advice(bench, search, lookAhead).moves[0];
+    return first && bench.model.moves.findIndex(({ id }) => id === first.moveId);
+  });
 
 function open(bench: Bench, search: Search): number[] {
   return [...bench.model.moves.keys()].filter((index) => !search.asked.has(index));
 }
 
-function worthIn(bench: Bench, search: Search): { readonly rated: Rated[]; readonly tryNow: number } {
-  const tryNow = trialCost(trialsOf(search.field, search.now), GIVE_UP);
-  const rated = open(bench, search).flatMap((index): Rated[] => {
-    const move = bench.model.moves[index];
-    if (!move) return [];
-    const price = priceOf(bench, move, search.standing);
-    const { tryAfter } = answersOf(search.field, search.now, index, GIVE_UP);
-    const total = price + tryAfter.reduce((sum, one) => sum + one, 0);
-    return tryNow - total > limit(bench, "least-move-worth") * tryNow
-      ? [{ index, total, minutes: price }]
-      : [];
-  });
-  return { rated, tryNow };
+/** Chance of the likeliest repair. */
+export function sureness(bench: Bench, { belief }: Search): number {
+  return Math.max(0, ...trialsIn(bench, belief).map(({ chance }) => chance));
 }
-
-/** The lowest tier that has a move worth making. */
-function lowestTier(bench: Bench, rated: readonly Rated[]): Rated[] {
-  const tierOf = ({ index }: Rated): number => bench.model.moves[index]?.tier ?? 1;
-  const lowest = Math.min(...rated.map(tierOf));
-  return rated.filter((one) => tierOf(one) === lowest);
-}
-
-/**
- * Ours, one step ahead: least expected total; of those that differ by less than the near share, the one that saves most
- * for each minute.
- */
-export const ours =
-  (share?: number): Policy =>
-  (bench, search) => {
-    const near = share ?? limit(bench, "near-tie-share");
-    const { rated: worth, tryNow } = worthIn(bench, search);
-    const rated = lowestTier(bench, worth);
-    if (rated.length === 0) return undefined;
-    const saves = ({ total, minutes }: Rated): number => (tryNow - total) / minutes;
-    const least = Math.min(...rated.map(({ total }) => total));
-    return rated
-      .filter(({ total }) => total <= least * (1 + near))
-      .sort((one, other) => saves(other) - saves(one))[0]?.index;
-  };
-
-/** Chance of the likeliest repair group. */
-function sureness({ field, now }: Search): number {
-  return Math.max(0, ...trialsOf(field, now).map(({ chance }) => chance));
-}
-
-const stopping =
-  (threshold: number, choose: (bench: Bench, search: Search) => number | undefined): Policy =>
-  (bench, search) =>
-    sureness(search) >= threshold ? undefined : choose(bench, search);
 
 /** (a) The same list for every machine, from the supply to the load, a look before a measurement, live last. */
-export const checklist = (threshold: number): Policy =>
-  stopping(threshold, (bench, search) => {
-    const order = new Map(bench.knowledge.stations.map(({ id, order: at }) => [id, at]));
-    const placeOf = (index: number): number => {
-      const move = bench.model.moves[index];
-      const proved = bench.model.hypotheses.faults.filter(({ provenBy }) =>
-        provenBy.some(({ moveId }) => moveId === move?.id),
-      );
-      const at = Math.min(50, ...proved.map(({ station }) => order.get(station) ?? 50));
-      return (move?.tier ?? 1) * 1000 + at * 10 + (move?.minutes ?? 0) / 100;
-    };
-    return open(bench, search).sort((one, other) => placeOf(one) - placeOf(other))[0];
-  });
+export function checklist(bench: Bench): Policy {
+  const order = new Map(bench.knowledge.stations.map(({ id, order: at }) => [id, at]));
+  const placeOf = (index: number): number => {
+    const move = bench.model.moves[index];
+    const proved = bench.model.hypotheses.faults.filter(({ provenBy }) =>
+      provenBy.some(({ moveId }) => moveId === move?.id),
+    );
+    const at = Math.min(50, ...proved.map(({ station }) => order.get(station) ?? 50));
+    return (move?.tier ?? 1) * 1000 + at * 10 + (move?.minutes ?? 0) / 100;
+  };
+  const list = [...bench.model.moves.keys()].sort((one, other) => placeOf(one) - placeOf(other));
+  return (_, search) => list.find((index) => !search.asked.has(index));
+}
 
 /** (b) The cheapest first. */
-export const cheapest = (threshold: number): Policy =>
-  stopping(threshold, (bench, search) => {
-    const price = (index: number): number => {
-      const move = bench.model.moves[index];
-      return move ? priceOf(bench, move, search.standing) : Number.POSITIVE_INFINITY;
-    };
-    return open(bench, search).sort((one, other) => price(one) - price(other))[0];
-  });
+export const cheapest: Policy = (bench, search) => {
+  const price = (index: number): number => {
+    const move = bench.model.moves[index];
+    return move ? priceOf(bench, move, search.standing) : Number.POSITIVE_INFINITY;
+  };
+  return open(bench, search).sort((one, other) => price(one) - price(other))[0];
+};
 
-function entropy(groups: number, group: Int32Array, { of, total }: Weights): number {
-  const sums = new Float64Array(groups);
+interface Laid {
+  readonly field: Field;
+  readonly now: Weights;
+}
+
+const laidOut = ({ model, groups }: Bench, { belief }: Search): Laid =>
+  fieldOf(model, belief, model.states, groups, "cold");
+
+function entropy({ field }: Laid, { of, total }: Weights): number {
+  const sums = new Float64Array(field.groups);
   for (let place = 0; place < of.length; place += 1) {
-    const at = group[place] ?? 0;
+    const at = field.group[place] ?? 0;
     sums[at] = (sums[at] ?? 0) + (of[place] ?? 0);
   }
   return sums.reduce((sum, one) => (one > 0 ? sum - (one / total) * Math.log2(one / total) : sum), 0);
 }
 
-function mostInformation(bench: Bench, search: Search, among: readonly number[]): number | undefined {
-  const { field, now } = search;
-  const before = entropy(field.groups, field.group, now);
+function mostInformation(
+  bench: Bench,
+  search: Search,
+  laid: Laid,
+  among: readonly number[],
+): number | undefined {
+  const { field, now } = laid;
+  const before = entropy(laid, now);
   const gain = (index: number): number => {
     const move = bench.model.moves[index];
     if (!move) return 0;
     const { chance } = answersOf(field, now, index, GIVE_UP);
     let left = 0;
     chance.forEach((share, outcome) => {
-      if (share > 0) left += share * entropy(field.groups, field.group, branch(field, now, index, outcome));
+      if (share > 0) left += share * entropy(laid, branch(field, now, index, outcome));
     });
     return (before - left) / Math.max(1, priceOf(bench, move, search.standing));
   };
@@ -123,17 +126,27 @@ function mostInformation(bench: Bench, search: Search, among: readonly number[])
 }
 
 /** (c) The most information a minute. */
-export const information = (threshold: number): Policy =>
-  stopping(threshold, (bench, search) => mostInformation(bench, search, open(bench, search)));
+export const information: Policy = (bench, search) =>
+  mostInformation(bench, search, laidOut(bench, search), open(bench, search));
 
-/** (c) with our stop rule: the same choice among what our rule still finds worth making. */
+/** (c) with our stop rule: the same choice among what our rule still finds worth making, unplugged before live. */
 export const informationOurStop: Policy = (bench, search) => {
-  const rated = lowestTier(bench, worthIn(bench, search).rated);
-  return rated.length === 0
-    ? undefined
-    : mostInformation(
-        bench,
-        search,
-        rated.map(({ index }) => index),
-      );
+  const laid = laidOut(bench, search);
+  const tryNow = trialCost(trialsOf(laid.field, laid.now), GIVE_UP);
+  const least = limitOf(bench.limits, "least-move-worth").value * tryNow;
+  const worth = open(bench, search).filter((index) => {
+    const move = bench.model.moves[index];
+    if (!move) return false;
+    const { tryAfter } = answersOf(laid.field, laid.now, index, GIVE_UP);
+    const total = priceOf(bench, move, search.standing) + tryAfter.reduce((sum, one) => sum + one, 0);
+    return tryNow - total > least;
+  });
+  const tierOf = (index: number): number => bench.model.moves[index]?.tier ?? 1;
+  const lowest = Math.min(...worth.map(tierOf));
+  return mostInformation(
+    bench,
+    search,
+    laid,
+    worth.filter((index) => tierOf(index) === lowest),
+  );
 };

@@ -1,6 +1,7 @@
 // Isolation away from the server's main thread. Adapter only: one request in, one Result out.
 import { parentPort } from "node:worker_threads";
-import { createIsolator, type IsolateRequest, type IsolationKnowledge } from "@/core/isolation/isolate";
+import { createIsolator, type IsolateRequest } from "@/core/isolation/isolate";
+import type { IsolationKnowledge } from "@/core/isolation/machine-model";
 import type { Limits } from "@/core/knowledge/types";
 
 export interface IsolationJob {

@@ -1,10 +1,6 @@
 import * as Comlink from "comlink";
-import {
-  createIsolator,
-  type IsolateRequest,
-  type Isolation,
-  type IsolationKnowledge,
-} from "@/core/isolation/isolate";
+import { createIsolator, type IsolateRequest, type Isolation } from "@/core/isolation/isolate";
+import type { IsolationKnowledge } from "@/core/isolation/machine-model";
 import type { Limits } from "@/core/knowledge/types";
 import { fail, issue, type Result } from "@/core/result";
 

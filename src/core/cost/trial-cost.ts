@@ -63,7 +63,7 @@ export function trialCost(trials: readonly Trial[], giveUp: number): number {
 
 /**
  * The same over plain arrays, for the look-ahead, which asks it some hundred times an answer. The first `count` places
- * are read; `order` is written.
+ * are read; `worth` and `order` are written.
  */
 export function trialCostOf(
   cost: Float64Array,
@@ -73,16 +73,30 @@ export function trialCostOf(
   count: number,
   giveUp: number,
 ): number {
+  let least = 1;
+  for (let place = 0; place < count; place += 1) least -= cures[place] ?? 0;
+  // A trial whose chance for its cost lies below this can never bring the sum down, and none after it can.
+  const worthFrom = Math.max(0, least) / giveUp;
+  let kept = 0;
   for (let place = 0; place < count; place += 1) {
-    worth[place] = (cures[place] ?? 0) / (cost[place] ?? 1);
-    order[place] = place;
+    const own = (cures[place] ?? 0) / (cost[place] ?? 1);
+    if (own <= worthFrom) continue;
+    // Kept in order as they come: few are left.
+    let at = kept;
+    while (at > 0 && (worth[at - 1] ?? 0) < own) {
+      worth[at] = worth[at - 1] ?? 0;
+      order[at] = order[at - 1] ?? 0;
+      at -= 1;
+    }
+    worth[at] = own;
+    order[at] = place;
+    kept += 1;
   }
-  const sorted = order.subarray(0, count).sort((one, other) => (worth[other] ?? 0) - (worth[one] ?? 0));
   let best = giveUp;
   let spent = 0;
   let wrong = 1;
-  for (let place = 0; place < count; place += 1) {
-    const at = sorted[place] ?? 0;
+  for (let place = 0; place < kept; place += 1) {
+    const at = order[place] ?? 0;
     spent += wrong * (cost[at] ?? 0);
     if (spent >= best) break;
     wrong = Math.max(0, wrong - (cures[at] ?? 0));

@@ -17,8 +17,13 @@ export function modelFrom(hypotheses: Hypotheses, moves: readonly Move[], table:
     hypotheses,
     moves,
     table,
-    states: Int32Array.from(hypotheses.all, ({ faults }) => table.stateOf(faults)),
+    states: Int32Array.from(hypotheses.all, ({ faults, kind }) => stateWith(table, faults, kind)),
   };
+}
+
+/** Number of a set of faults in the table; where the family is asked too, its sign belongs to the set. */
+export function stateWith(table: OutcomeTable, faults: readonly number[], kind: number | undefined): number {
+  return table.stateOf(kind === undefined ? faults : [...faults, kind]);
 }
 
 /** A set of faults that may be present now, with its weight. */
@@ -88,18 +93,18 @@ function comeBack(model: Model, branches: readonly Branch[]): Branch[] {
   });
 }
 
-function hear(model: Model, branches: readonly Branch[], answer: Answer): Branch[] {
+function hear(model: Model, branches: readonly Branch[], answer: Answer, kind: number | undefined): Branch[] {
   const move = moveIndex(model, answer);
   return branches.map((branch) => ({
     ...branch,
-    weight: branch.weight * likelihoodOf(model, move, answer, model.table.stateOf(branch.faults)),
+    weight: branch.weight * likelihoodOf(model, move, answer, stateWith(model.table, branch.faults, kind)),
   }));
 }
 
 /** Likelihood of all answers under one hypothesis: the product over epochs, over what each intervention may have cured. */
 export function likelihood(
   model: Model,
-  { faults }: Hypothesis,
+  { faults, kind }: Hypothesis,
   answers: readonly Answer[],
   interventions: readonly Intervention[],
 ): number {
@@ -111,7 +116,7 @@ export function likelihood(
     const now = answers.filter((one) => one.epoch === epoch);
     const isPowered = now.some((answer) => model.moves[moveIndex(model, answer)]?.powered);
     if (epoch > 0 && isPowered) branches = comeBack(model, branches);
-    for (const answer of now) branches = hear(model, branches, answer);
+    for (const answer of now) branches = hear(model, branches, answer, kind);
   }
   return branches.reduce((sum, { weight }) => sum + weight, 0);
 }

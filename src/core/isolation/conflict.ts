@@ -1,27 +1,51 @@
 import { limitOf } from "../knowledge/resolve-limits";
 import type { Limits } from "../knowledge/types";
 import { seededRandom } from "../seeded-random";
-import { likelihood, type Model } from "./belief";
+import { likelihood, likelihoods, type Model, stateWith } from "./belief";
 import type { Answer, Intervention } from "./evidence";
+import type { Hypothesis } from "./hypotheses";
+
+/** Two answers that no set of faults gives together. */
+export interface Impossible {
+  readonly seqs: readonly [number, number];
+  /** Chance of both under the set that comes nearest to giving both. */
+  readonly chance: number;
+  /** Chance of each under the set that gives it most readily. */
+  readonly apart: readonly [number, number];
+  /** Sets of faults that were tried: all of them. */
+  readonly sets: number;
+}
 
 /** Answers that do not fit together under any set of faults, and the ones whose doubt would explain it. */
 export interface Conflict {
   /** How well the best set explains the answers, as a share of how well it usually explains its own. */
   readonly share: number;
   readonly doubted: readonly number[];
+  /** The two that cannot stand together, where two alone already contradict each other. */
+  readonly impossible: Impossible | null;
+}
+
+/** What a fit is judged on. */
+export interface Told {
+  readonly model: Model;
+  readonly belief: Float64Array;
+  readonly answers: readonly Answer[];
+  readonly interventions: readonly Intervention[];
 }
 
 const SAMPLES = 200;
 const SEED = 20_261;
+/** Sets that are tried when the question is whether any set of two roots explains the answers. */
+const BEST_FEW = 5;
 
 /** Answers drawn from the table for the same moves under one set of faults. */
 function drawn(
   model: Model,
-  faults: readonly number[],
+  { faults, kind }: Hypothesis,
   answers: readonly Answer[],
   next: () => number,
 ): Answer[] {
-  const state = model.table.stateOf(faults);
+  const state = stateWith(model.table, faults, kind);
   return answers.map((answer) => {
     const move = model.moves.findIndex(({ id }) => id === answer.moveId);
     const outcomes = model.moves[move]?.outcomes ?? [];
@@ -34,33 +58,77 @@ function drawn(
   });
 }
 
+const asWords = (answers: readonly Answer[]): Answer[] =>
+  answers.map((answer) => ({ ...answer, ratio: undefined }));
+
+/** How well a set explains the answers, as a share of how well it usually explains answers of its own; 1 where it cannot be told. */
+function fitOf({ model, answers, interventions }: Told, set: Hypothesis): number {
+  const told = asWords(answers);
+  const { next } = seededRandom(SEED);
+  const usual = Array.from({ length: SAMPLES }, () =>
+    likelihood(model, set, drawn(model, set, told, next), interventions),
+  ).sort((a, b) => a - b);
+  const median = usual[SAMPLES / 2] ?? 0;
+  return median === 0 ? 1 : likelihood(model, set, told, interventions) / median;
+}
+
+function bestSets({ model, belief }: Told, many: number): Hypothesis[] {
+  return [...belief.keys()]
+    .sort((one, other) => (belief[other] ?? 0) - (belief[one] ?? 0))
+    .slice(0, many)
+    .flatMap((index) => model.hypotheses.all[index] ?? []);
+}
+
+/** Whether none of the best sets explains the answers as well as it should: then more roots are worth looking at. */
+export function isBadlyExplained(told: Told, limits: Limits): boolean {
+  const least = limitOf(limits, "third-root-fit").value;
+  return told.answers.length > 1 && bestSets(told, BEST_FEW).every((set) => fitOf(told, set) < least);
+}
+
+/** The pair of answers that the sets of faults agree least on, when even the best of them hardly gives both. */
+function impossiblePair({ model, answers, interventions }: Told, limits: Limits): Impossible | null {
+  const each = asWords(answers).map((answer) => likelihoods(model, [answer], interventions));
+  const most = each.map((list) => list.reduce((best, one) => Math.max(best, one), 0));
+  let found: (Impossible & { readonly share: number }) | null = null;
+  for (let a = 0; a < answers.length; a += 1)
+    for (let b = a + 1; b < answers.length; b += 1) {
+      const [one, other] = [answers[a], answers[b]];
+      if (!one || !other || one.seq === other.seq) continue;
+      let chance = 0;
+      for (let index = 0; index < model.states.length; index += 1)
+        chance = Math.max(chance, (each[a]?.[index] ?? 0) * (each[b]?.[index] ?? 0));
+      const apart: [number, number] = [most[a] ?? 0, most[b] ?? 0];
+      const share = chance / (apart[0] * apart[1]);
+      if (found === null || share < found.share)
+        found = { seqs: [one.seq, other.seq], chance, apart, sets: model.states.length, share };
+    }
+  if (found === null || found.share >= limitOf(limits, "impossible-share").value) return null;
+  const { share: _, ...pair } = found;
+  return pair;
+}
+
 /**
  * Whether the answers contradict each other: their chance under the best set lies below a share of its median over
  * seeded samples of the same moves under that set. The doubted answers are those whose removal raises it most.
  */
-export function findConflict(
-  model: Model,
-  belief: Float64Array,
-  answers: readonly Answer[],
-  interventions: readonly Intervention[],
-  limits: Limits,
-): Conflict | undefined {
+export function findConflict(told: Told, limits: Limits): Conflict | undefined {
+  const { model, answers, interventions } = told;
   if (answers.length < 2) return undefined;
-  const best = model.hypotheses.all[belief.indexOf(Math.max(...belief))];
+  const [best] = bestSets(told, 1);
   if (!best) return undefined;
-  const told = answers.map((answer) => ({ ...answer, ratio: undefined }));
+  const share = fitOf(told, best);
+  if (share >= limitOf(limits, "conflict-share").value) return undefined;
+  const words = asWords(answers);
   const explains = (list: readonly Answer[]): number => likelihood(model, best, list, interventions);
-  const { next } = seededRandom(SEED);
-  const usual = Array.from({ length: SAMPLES }, () => explains(drawn(model, best.faults, told, next))).sort(
-    (a, b) => a - b,
-  );
-  const median = usual[SAMPLES / 2] ?? 0;
-  const own = explains(told);
-  if (median === 0 || own >= limitOf(limits, "conflict-share").value * median) return undefined;
-  const raised = told.map(({ seq }, index) => ({
+  const own = explains(words);
+  const raised = words.map(({ seq }, index) => ({
     seq,
-    by: explains(told.filter((_, other) => other !== index)) / own,
+    by: explains(words.filter((_, other) => other !== index)) / own,
   }));
   const inOrder = raised.sort((one, other) => other.by - one.by);
-  return { share: own / median, doubted: inOrder.slice(0, 2).map(({ seq }) => seq) };
+  return {
+    share,
+    doubted: inOrder.slice(0, 2).map(({ seq }) => seq),
+    impossible: impossiblePair(told, limits),
+  };
 }

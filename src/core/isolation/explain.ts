@@ -1,5 +1,5 @@
 import { limitOf } from "../knowledge/resolve-limits";
-import type { Limits, Station } from "../knowledge/types";
+import type { Fault, Inseparable, Limits, Station } from "../knowledge/types";
 import { likelihoods, type Model } from "./belief";
 import type { Answer, Intervention } from "./evidence";
 
@@ -11,6 +11,8 @@ export interface Weight {
 
 export interface Suspect {
   readonly roots: readonly string[];
+  /** Faults that no move tells from the root: they share its row, its chance and its cure. */
+  readonly alike: readonly string[];
   /** What it most likely brought about by now. */
   readonly consequences: readonly string[];
   readonly chance: number;
@@ -117,19 +119,48 @@ function likeliestSets(model: Model, belief: Float64Array): readonly (readonly n
   return sets;
 }
 
+/** Faults by themselves, and those that no move tells apart together, the likelier first. */
+function asOne(
+  faults: readonly Fault[],
+  byRoot: Float64Array,
+  inseparable: readonly Inseparable[],
+): number[][] {
+  const numberOf = new Map(faults.map(({ id }, index) => [id, index]));
+  const groups = inseparable
+    .map((group) => group.faults.flatMap((id) => numberOf.get(id) ?? []))
+    .filter((members) => members.length > 1)
+    .map((members) => members.sort((one, other) => (byRoot[other] ?? 0) - (byRoot[one] ?? 0)));
+  const grouped = new Set(groups.flat());
+  return [...groups, ...[...faults.keys()].filter((root) => !grouped.has(root)).map((root) => [root])];
+}
+
+/** What each line says of some roots: the answers that one line gives add up. */
+function byLine(answers: readonly Weighed[], roots: readonly number[]): Weight[] {
+  const lines = new Map<number, number>();
+  for (const { spoken, bits } of answers)
+    lines.set(spoken.answer.seq, (lines.get(spoken.answer.seq) ?? 0) + bits(roots));
+  return [...lines].map(([seq, bits]) => ({ seq, bits }));
+}
+
 /** Every suspect with what speaks for and against it, likeliest first; the last row holds all sets of more than one root. */
-export function suspects(model: Model, belief: Float64Array, spoken: readonly Spoken[]): Suspect[] {
+export function suspects(
+  model: Model,
+  belief: Float64Array,
+  spoken: readonly Spoken[],
+  inseparable: readonly Inseparable[],
+): Suspect[] {
   const { byRoot, many } = singles(model, belief);
   const answers = weighed(model, spoken);
   const sets = likeliestSets(model, belief);
-  const explained = model.hypotheses.faults.map(({ id }, root): Suspect => {
-    const chance = byRoot[root] ?? 0;
-    const weights =
-      chance < 1e-3
-        ? []
-        : answers.map(({ spoken: { answer }, bits }) => ({ seq: answer.seq, bits: bits([root]) }));
+  const { faults } = model.hypotheses;
+  const explained = asOne(faults, byRoot, inseparable).map((members): Suspect => {
+    const chance = members.reduce((sum, root) => sum + (byRoot[root] ?? 0), 0);
+    const weights = chance < 1e-3 ? [] : byLine(answers, members);
+    const [root = 0] = members;
+    const [id = "", ...alike] = members.map((index) => faults[index]?.id ?? "");
     return {
       roots: [id],
+      alike,
       consequences: (sets[root] ?? [])
         .filter((index) => index !== root)
         .map((index) => model.hypotheses.faults[index]?.id ?? ""),
@@ -143,7 +174,7 @@ export function suspects(model: Model, belief: Float64Array, spoken: readonly Sp
   const inOrder = explained.sort(
     (one, other) => other.chance - one.chance || one.roots.join().localeCompare(other.roots.join()),
   );
-  return [...inOrder, { roots: [MANY], consequences: [], chance: many, for: [], against: [] }];
+  return [...inOrder, { roots: [MANY], alike: [], consequences: [], chance: many, for: [], against: [] }];
 }
 
 /** A reading made at the station itself that did not show its fault: the only thing that may say "proved good". */

@@ -43,13 +43,47 @@ const LEAST_CHANCE = 1e-4;
 
 /** Numbers the values that occur from nought up, in the order they occur. */
 function compact(values: Int32Array): { readonly of: Int32Array; readonly values: readonly number[] } {
-  const numbers = new Map<number, number>();
-  const of = values.map((value) => {
-    const number = numbers.get(value) ?? numbers.size;
-    numbers.set(value, number);
-    return number;
-  });
-  return { of, values: [...numbers.keys()] };
+  const numbers: number[] = [];
+  const occurring: number[] = [];
+  const of = new Int32Array(values.length);
+  for (let place = 0; place < values.length; place += 1) {
+    const value = values[place] ?? 0;
+    let number = numbers[value];
+    if (number === undefined) {
+      number = occurring.length;
+      numbers[value] = number;
+      occurring.push(value);
+    }
+    of[place] = number;
+  }
+  return { of, values: occurring };
+}
+
+/** By model and circumstance, the case of every move under every hypothesis of an untouched machine. */
+const keptCases = new WeakMap<Model, Map<Circumstance, readonly Int32Array[]>>();
+
+/** Case of every move under every hypothesis; once a model and circumstance while nothing was done to the machine. */
+function casesOf(model: Model, states: Int32Array, circumstance: Circumstance): readonly Int32Array[] {
+  const make = (): readonly Int32Array[] =>
+    model.moves.map((_, move) => states.map((state) => model.table.caseOf(move, state, circumstance)));
+  if (states !== model.states) return make();
+  const kept = keptCases.get(model) ?? new Map<Circumstance, readonly Int32Array[]>();
+  keptCases.set(model, kept);
+  const known = kept.get(circumstance) ?? make();
+  kept.set(circumstance, known);
+  return known;
+}
+
+function picked(from: Float64Array, active: Int32Array): Float64Array {
+  const of = new Float64Array(active.length);
+  for (let place = 0; place < active.length; place += 1) of[place] = from[active[place] ?? 0] ?? 0;
+  return of;
+}
+
+function pickedWhole(from: Int32Array, active: Int32Array): Int32Array {
+  const of = new Int32Array(active.length);
+  for (let place = 0; place < active.length; place += 1) of[place] = from[active[place] ?? 0] ?? 0;
+  return of;
 }
 
 export function fieldOf(
@@ -63,12 +97,10 @@ export function fieldOf(
   for (let index = 0; index < belief.length; index += 1)
     if ((belief[index] ?? 0) >= LEAST_WEIGHT) heavy.push(index);
   const active = Int32Array.from(heavy);
-  const pick = (from: Float64Array): Float64Array => Float64Array.from(active, (index) => from[index] ?? 0);
-  const of = pick(belief);
-  const group = compact(active.map((index) => groups.groupOf[index] ?? 0));
-  const cases = model.moves.map((_, move) =>
-    compact(active.map((index) => model.table.caseOf(move, states[index] ?? 0, circumstance))),
-  );
+  const of = picked(belief, active);
+  const group = compact(pickedWhole(groups.groupOf, active));
+  const all = casesOf(model, states, circumstance);
+  const cases = all.map((ofMove) => compact(pickedWhole(ofMove, active)));
   return {
     field: {
       size: active.length,
@@ -76,13 +108,13 @@ export function fieldOf(
       group: group.of,
       groupIds: group.values,
       groups: group.values.length,
-      cost: pick(groups.costOf),
-      minutes: pick(groups.minutesOf),
-      success: pick(groups.successOf),
+      cost: picked(groups.costOf, active),
+      minutes: picked(groups.minutesOf, active),
+      success: picked(groups.successOf, active),
       cases: cases.map((one) => one.of),
       rows: cases.map((one, move) => {
-        const all = model.table.caseRows(move);
-        return one.values.map((value) => all[value] ?? new Float64Array());
+        const rows = model.table.caseRows(move);
+        return one.values.map((value) => rows[value] ?? new Float64Array());
       }),
     },
     now: { of, total: of.reduce((sum, one) => sum + one, 0) },
@@ -103,31 +135,77 @@ export function after(field: Field, { of }: Weights, move: number, outcome: numb
   return { of: next, total };
 }
 
-/** Sums by case and group: one pass over the field, however many answers the move has. */
+/** Sums by case and group in the cells that hold anything: one pass over the field, however many answers the move has. */
 interface ByCase {
+  readonly count: number;
+  /** Case and group of each cell. */
+  readonly at: Int32Array;
+  readonly group: Int32Array;
   readonly weight: Float64Array;
   readonly cost: Float64Array;
   readonly cures: Float64Array;
 }
 
+/** Room to work in, kept from call to call: some hundred are made for each answer. */
+const room = { cells: new Int32Array(0), places: 0, sums: emptySums(0), groups: emptyGroups(0) };
+
+function emptySums(places: number): Omit<ByCase, "count"> {
+  return {
+    at: new Int32Array(places),
+    group: new Int32Array(places),
+    weight: new Float64Array(places),
+    cost: new Float64Array(places),
+    cures: new Float64Array(places),
+  };
+}
+
+function emptyGroups(groups: number) {
+  return {
+    count: groups,
+    weight: new Float64Array(groups),
+    cost: new Float64Array(groups),
+    cures: new Float64Array(groups),
+    trialCost: new Float64Array(groups),
+    trialCures: new Float64Array(groups),
+    worth: new Float64Array(groups),
+    order: new Int32Array(groups),
+  };
+}
+
 function byCase(field: Field, { of }: Weights, move: number): ByCase {
   const { group, groups, size, cost, success } = field;
-  const cases = field.cases[move];
+  const cases = field.cases[move] ?? new Int32Array();
   const cells = groups * (field.rows[move]?.length ?? 1);
-  const sums = {
-    weight: new Float64Array(cells),
-    cost: new Float64Array(cells),
-    cures: new Float64Array(cells),
-  };
+  if (room.cells.length < cells) room.cells = new Int32Array(cells);
+  if (room.places < size) {
+    room.places = size;
+    room.sums = emptySums(size);
+  }
+  // Number of each cell among those that hold anything, from one; nought while it is empty.
+  const { cells: numbers, sums } = room;
+  let count = 0;
   for (let place = 0; place < size; place += 1) {
     const weight = of[place] ?? 0;
     if (weight === 0) continue;
-    const cell = (cases?.[place] ?? 0) * groups + (group[place] ?? 0);
-    sums.weight[cell] = (sums.weight[cell] ?? 0) + weight;
-    sums.cost[cell] = (sums.cost[cell] ?? 0) + weight * (cost[place] ?? 0);
-    sums.cures[cell] = (sums.cures[cell] ?? 0) + weight * (success[place] ?? 0);
+    const cell = (cases[place] ?? 0) * groups + (group[place] ?? 0);
+    let number = (numbers[cell] ?? 0) - 1;
+    if (number < 0) {
+      number = count;
+      count += 1;
+      numbers[cell] = count;
+      sums.at[number] = cases[place] ?? 0;
+      sums.group[number] = group[place] ?? 0;
+      sums.weight[number] = 0;
+      sums.cost[number] = 0;
+      sums.cures[number] = 0;
+    }
+    sums.weight[number] = (sums.weight[number] ?? 0) + weight;
+    sums.cost[number] = (sums.cost[number] ?? 0) + weight * (cost[place] ?? 0);
+    sums.cures[number] = (sums.cures[number] ?? 0) + weight * (success[place] ?? 0);
   }
-  return sums;
+  for (let number = 0; number < count; number += 1)
+    numbers[(sums.at[number] ?? 0) * groups + (sums.group[number] ?? 0)] = 0;
+  return { ...sums, count };
 }
 
 /** Each answer's chance, and the cost of trying repairs after it, both weighed by the whole: they need no division. */
@@ -143,39 +221,33 @@ export function answersOf(
   const chance = new Float64Array(outcomes);
   const tryAfter = new Float64Array(outcomes);
   const { groups } = field;
-  const weight = new Float64Array(groups);
-  const cost = new Float64Array(groups);
-  const cures = new Float64Array(groups);
-  const trialCosts = new Float64Array(groups);
-  const trialCures = new Float64Array(groups);
-  const worth = new Float64Array(groups);
-  const order = new Int32Array(groups);
+  if (room.groups.count < groups) room.groups = emptyGroups(groups);
+  const { weight, cost, cures, trialCost, trialCures, worth, order } = room.groups;
   for (let outcome = 0; outcome < outcomes; outcome += 1) {
-    weight.fill(0);
-    cost.fill(0);
-    cures.fill(0);
-    for (let index = 0; index < rows.length; index += 1) {
-      const p = rows[index]?.[outcome] ?? 0;
-      for (let group = 0, cell = index * groups; group < groups; group += 1, cell += 1) {
-        const own = sums.weight[cell] ?? 0;
-        if (own === 0) continue;
-        weight[group] = (weight[group] ?? 0) + p * own;
-        cost[group] = (cost[group] ?? 0) + p * (sums.cost[cell] ?? 0);
-        cures[group] = (cures[group] ?? 0) + p * (sums.cures[cell] ?? 0);
-      }
+    weight.fill(0, 0, groups);
+    cost.fill(0, 0, groups);
+    cures.fill(0, 0, groups);
+    let total = 0;
+    for (let number = 0; number < sums.count; number += 1) {
+      const p = rows[sums.at[number] ?? 0]?.[outcome] ?? 0;
+      const group = sums.group[number] ?? 0;
+      const own = p * (sums.weight[number] ?? 0);
+      total += own;
+      weight[group] = (weight[group] ?? 0) + own;
+      cost[group] = (cost[group] ?? 0) + p * (sums.cost[number] ?? 0);
+      cures[group] = (cures[group] ?? 0) + p * (sums.cures[number] ?? 0);
     }
-    const total = weight.reduce((sum, one) => sum + one, 0);
     let count = 0;
     for (let group = 0; group < groups; group += 1) {
       const own = weight[group] ?? 0;
       if (own <= LEAST_CHANCE * total) continue;
-      trialCosts[count] = (cost[group] ?? 0) / own;
+      trialCost[count] = (cost[group] ?? 0) / own;
       trialCures[count] = (cures[group] ?? 0) / total;
       count += 1;
     }
     chance[outcome] = total / now.total;
     tryAfter[outcome] =
-      total > 0 ? (total / now.total) * trialCostOf(trialCosts, trialCures, worth, order, count, giveUp) : 0;
+      total > 0 ? (total / now.total) * trialCostOf(trialCost, trialCures, worth, order, count, giveUp) : 0;
   }
   return { chance, tryAfter };
 }

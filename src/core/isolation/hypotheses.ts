@@ -7,6 +7,8 @@ export interface Hypothesis {
   /** Everything that is wrong: roots and consequences, ascending. */
   readonly faults: readonly number[];
   readonly prior: number;
+  /** Where the family is not known: the kind of motor, as a number past the last fault. */
+  readonly kind?: number;
 }
 
 export interface Hypotheses {
@@ -89,7 +91,7 @@ function exclude(one: Fault, other: Fault): boolean {
 export function buildHypotheses(
   faults: readonly Fault[],
   family: string,
-  maxRoots: number,
+  maxRoots: 1 | 2,
   limits: Limits,
 ): Hypotheses {
   const indexOf = new Map(faults.map(({ id }, index) => [id, index]));
@@ -99,7 +101,7 @@ export function buildHypotheses(
   const rootSets: { roots: number[]; weight: number }[] = odds.flatMap((one, index) =>
     one > 0 ? [{ roots: [index], weight: one / total }] : [],
   );
-  if (maxRoots >= 2)
+  if (maxRoots === 2)
     for (let a = 0; a < faults.length; a += 1)
       for (let b = a + 1; b < faults.length; b += 1) {
         const [one, other] = [faults[a], faults[b]];
@@ -116,4 +118,81 @@ export function buildHypotheses(
     })),
   );
   return { faults, all };
+}
+
+/**
+ * One root in a motor of a kind that nobody has settled: the kind is one more thing that is not known. Kinds are numbered
+ * from the last fault on, in the order of `kinds`.
+ * @param faults all faults that any of the kinds can have
+ */
+export function buildKinds(
+  faults: readonly Fault[],
+  kinds: readonly { readonly family: string; readonly share: number; readonly faults: readonly Fault[] }[],
+  limits: Limits,
+): Hypotheses {
+  const indexOf = new Map(faults.map(({ id }, index) => [id, index]));
+  const whole = kinds.reduce((sum, { share }) => sum + share, 0);
+  const all = kinds.flatMap(({ family, share, faults: own }, at): Hypothesis[] => {
+    const within = buildHypotheses(own, family, 1, limits).all;
+    const numbered = (list: readonly number[]): number[] =>
+      list.map((index) => indexOf.get(own[index]?.id ?? "") ?? -1).sort((a, b) => a - b);
+    return within.map(({ roots, faults: present, prior }) => ({
+      roots: numbered(roots),
+      faults: numbered(present),
+      prior: (prior * share) / whole,
+      kind: faults.length + at,
+    }));
+  });
+  return { faults, all };
+}
+
+/** Faults that may be the third root: a dozen keeps what is enumerated near what two roots need. */
+const THIRD_FROM = 12;
+
+/**
+ * The same hypotheses with sets of three roots among the dozen faults that two roots leave likeliest, for answers that no
+ * two explain. Priors sum to one again.
+ */
+export function withThreeRoots(
+  { faults, all }: Hypotheses,
+  family: string,
+  belief: Float64Array,
+  limits: Limits,
+): Hypotheses {
+  const indexOf = new Map(faults.map(({ id }, index) => [id, index]));
+  const odds = faults.map((fault) => fault.odds[family] ?? 0);
+  const total = odds.reduce((sum, one) => sum + one, 0);
+  const rate = limitOf(limits, "second-root-rate").value;
+  const held = new Float64Array(faults.length);
+  all.forEach(({ roots }, index) => {
+    for (const root of roots) held[root] = (held[root] ?? 0) + (belief[index] ?? 0);
+  });
+  const likeliest = [...faults.keys()]
+    .filter((index) => faults[index]?.id !== NO_FAULT && (odds[index] ?? 0) > 0)
+    .sort((one, other) => (held[other] ?? 0) - (held[one] ?? 0))
+    .slice(0, THIRD_FROM)
+    .sort((a, b) => a - b);
+  const canStand = (roots: readonly number[]): boolean =>
+    roots.every((a, place) =>
+      roots.slice(place + 1).every((b) => {
+        const [one, other] = [faults[a], faults[b]];
+        return one !== undefined && other !== undefined && !exclude(one, other);
+      }),
+    );
+  const triples = likeliest.flatMap((a, first) =>
+    likeliest.slice(first + 1).flatMap((b, second) =>
+      likeliest.slice(first + second + 2).flatMap((c): Hypothesis[] => {
+        const roots = [a, b, c];
+        if (!canStand(roots)) return [];
+        const weight = rate ** 2 * roots.reduce((product, root) => product * ((odds[root] ?? 0) / total), 1);
+        return grow(roots, faults, indexOf).map(({ faults: present, chance }) => ({
+          roots,
+          faults: present,
+          prior: weight * chance,
+        }));
+      }),
+    ),
+  );
+  const sum = triples.reduce((acc, { prior }) => acc + prior, 1);
+  return { faults, all: [...all, ...triples].map((one) => ({ ...one, prior: one.prior / sum })) };
 }

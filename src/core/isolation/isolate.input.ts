@@ -7,6 +7,24 @@ const money = strictObject({
 });
 const ids = (label: string) => yup.array(yup.string().required().max(60)).label(label).max(60);
 
+const count = () => finiteNumber().required().min(0).max(1e6);
+const id = () => yup.string().required().max(120);
+
+const shopCountsInput = strictObject({
+  jobs: yup
+    .array(strictObject({ family: id(), count: count() }).required())
+    .required()
+    .max(50),
+  faults: yup
+    .array(strictObject({ family: id(), fault: id(), count: count() }).required())
+    .required()
+    .max(2000),
+  answers: yup
+    .array(strictObject({ moveId: id(), case: id(), outcomeId: id(), count: count() }).required())
+    .required()
+    .max(5000),
+});
+
 /** Body of POST /api/isolate. What is left out has the default that `isolate` states. */
 export const isolateInput = strictObject({
   machine: strictObject({
@@ -72,9 +90,9 @@ export const isolateInput = strictObject({
     .optional()
     .default(undefined),
   options: strictObject({
-    maxRoots: yup.number().oneOf([1, 2] as const),
+    maxRoots: yup.number().oneOf([1, 2, 3] as const),
     lookAhead: yup.number().oneOf([1, 2] as const),
-    shopCounts: yup.mixed().nullable(),
+    shopCounts: shopCountsInput.optional().default(undefined),
   })
     .optional()
     .default(undefined),

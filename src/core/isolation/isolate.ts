@@ -1,21 +1,25 @@
 import type { InferType } from "yup";
 import { limitOf } from "../knowledge/resolve-limits";
-import type { Knowledge, Limits, Move } from "../knowledge/types";
+import type { Limits, Move } from "../knowledge/types";
 import { fail, issue, ok, type Result } from "../result";
 import { type Model, modelFrom, posterior } from "./belief";
-import { type Conflict, findConflict } from "./conflict";
+import { type Conflict, findConflict, isBadlyExplained } from "./conflict";
 import { type Answer, checkEvidence, type Intervention } from "./evidence";
 import { eachAnswer, type StationShare, type Suspect, stationShares, suspects } from "./explain";
-import { buildHypotheses, faultsFor } from "./hypotheses";
+import { historyOf, type Standpoint } from "./history";
+import { withThreeRoots } from "./hypotheses";
 import type { isolateInput } from "./isolate.input";
-import { adviseMoves, type RatedMove, type RatedTrial } from "./next-move";
-import { buildOutcomeTable, type OutcomeKnowledge } from "./outcome-table";
+import {
+  type IsolationKnowledge,
+  keptModels,
+  kindsOf,
+  type Models,
+  NOT_KNOWN,
+  stationsOf,
+} from "./machine-model";
+import { adviseMoves, type MoveAdvice, type RatedMove, type RatedTrial } from "./next-move";
 
 export type IsolateRequest = InferType<typeof isolateInput>;
-
-/** The tables that isolation reads: what a worker is handed. */
-export type IsolationKnowledge = OutcomeKnowledge &
-  Pick<Knowledge, "families" | "archetypes" | "faults" | "repairs" | "stations" | "access" | "version">;
 
 export interface Isolation {
   readonly suspects: readonly Suspect[];
@@ -26,6 +30,10 @@ export interface Isolation {
   readonly stop: { readonly advised: boolean; readonly trialCost: number };
   readonly isTierRaised: boolean;
   readonly conflicts: readonly Conflict[];
+  /** How suspicion moved, line by line. */
+  readonly history: readonly Standpoint[];
+  /** Where the family is not known: how likely each is, likeliest first. */
+  readonly kinds: readonly { readonly family: string; readonly chance: number }[];
   /** Buying a part, or condemning a motor, waits for a direct proof of the leading suspect. */
   readonly purchaseGate: { readonly open: boolean; readonly needs: readonly string[] };
   readonly basis: {
@@ -42,68 +50,8 @@ interface Prepared {
   readonly interventions: readonly Intervention[];
 }
 
-/**
- * Stations of a machine: those of its family, with what its archetype adds and lacks, and what the request says of it.
- * A station named by the request decides over both.
- */
-export function stationsOf(
-  { family, archetype, stations }: Pick<IsolateRequest["machine"], "family" | "archetype" | "stations">,
-  knowledge: Pick<Knowledge, "families" | "archetypes">,
-): ReadonlySet<string> {
-  const usual = knowledge.families.find(({ id }) => id === family)?.stations ?? [];
-  const kind = knowledge.archetypes.find(({ id }) => id === archetype);
-  const present = new Set([...usual, ...(kind?.adds ?? [])]);
-  for (const id of kind?.lacks ?? []) present.delete(id);
-  for (const { id, present: isThere } of stations ?? [])
-    if (isThere) present.add(id);
-    else present.delete(id);
-  return present;
-}
-
-/** Moves that can be made on a machine of this family with these stations. */
-export function movesFor(moves: readonly Move[], family: string, stations: ReadonlySet<string>): Move[] {
-  return moves.filter(
-    (move) => move.families.includes(family) && move.stations.every((station) => stations.has(station)),
-  );
-}
-
-function modelOf(request: IsolateRequest, knowledge: IsolationKnowledge, limits: Limits): Result<Model> {
-  const { family } = request.machine;
-  const stations = stationsOf(request.machine, knowledge);
-  const faults = faultsFor(knowledge.faults, family, stations);
-  if (faults.length === 0) {
-    const known = [...new Set(knowledge.faults.flatMap(({ families }) => families))].join(", ");
-    return fail(
-      issue(
-        "machine.family",
-        "isolation/family-not-covered",
-        `Isolation does not cover the family "${family}" yet: it covers ${known}.`,
-        family,
-      ),
-    );
-  }
-  const moves = movesFor(knowledge.moves, family, stations);
-  const hypotheses = buildHypotheses(faults, family, request.options?.maxRoots ?? 2, limits);
-  const table = buildOutcomeTable(faults, moves, knowledge, limits);
-  return ok(modelFrom(hypotheses, moves, table));
-}
-
-/** Builds the model of a machine, or finds the one that was built for the same request before. */
-type Models = (request: IsolateRequest) => Result<Model>;
-
-function keptModels(knowledge: IsolationKnowledge, limits: Limits): Models {
-  const kept = new Map<string, Result<Model>>();
-  return (request) => {
-    const { family, archetype, stations } = request.machine;
-    const key = JSON.stringify([family, archetype, stations, request.options?.maxRoots]);
-    const known = kept.get(key) ?? modelOf(request, knowledge, limits);
-    kept.set(key, known);
-    return known;
-  };
-}
-
 function prepare(request: IsolateRequest, models: Models): Result<Prepared> {
-  const model = models(request);
+  const model = models(request.machine, request.options?.maxRoots === 1 ? 1 : 2, request.options?.shopCounts);
   if (!model.ok) return model;
   const interventions = request.interventions ?? [];
   const given = request.evidence.map(
@@ -120,7 +68,7 @@ function gateOf(
   answers: readonly Answer[],
 ): Isolation["purchaseGate"] {
   const proofs = model.hypotheses.faults
-    .filter(({ id }) => leading?.roots.includes(id))
+    .filter(({ id }) => leading?.roots.includes(id) || leading?.alike.includes(id))
     .flatMap(({ provenBy }) => provenBy);
   const isProven = proofs.some((proof) =>
     answers.some(({ moveId, outcomeId }) => moveId === proof.moveId && outcomeId === proof.outcomeId),
@@ -132,10 +80,83 @@ function liveBlocks(request: IsolateRequest): string[] {
   return request.bench?.deadChecksPassed === true ? [] : ["dead-checks"];
 }
 
+/** The model with its belief, with sets of three roots where that is asked for and no set of two explains the answers. */
+interface Judged extends Prepared {
+  readonly belief: Float64Array;
+  readonly maxRoots: 1 | 2 | 3;
+}
+
+function judge(prepared: Prepared, request: IsolateRequest, limits: Limits): Judged | undefined {
+  const { model, answers, interventions } = prepared;
+  const belief = posterior(model, answers, interventions);
+  if (!belief) return undefined;
+  const asked = request.options?.maxRoots ?? 2;
+  const two: Judged = { ...prepared, belief, maxRoots: asked === 1 ? 1 : 2 };
+  const { family } = request.machine;
+  if (asked < 3 || family === NOT_KNOWN || !isBadlyExplained(two, limits)) return two;
+  const wider = modelFrom(withThreeRoots(model.hypotheses, family, belief, limits), model.moves, model.table);
+  const widerBelief = posterior(wider, answers, interventions);
+  return widerBelief ? { ...two, model: wider, belief: widerBelief, maxRoots: 3 } : two;
+}
+
+function adviceFor(
+  { model, belief, answers, interventions }: Judged,
+  request: IsolateRequest,
+  knowledge: IsolationKnowledge,
+  limits: Limits,
+): MoveAdvice {
+  const { bench, costs } = request;
+  const isDead = bench?.plug === "unplugged" || bench?.plug === "isolated";
+  const lastEpoch = Math.max(0, ...interventions.map(({ epoch }) => epoch));
+  const since = request.evidence.filter(({ epoch }) => (epoch ?? 0) === lastEpoch);
+  const isSettled = (move: Move): boolean =>
+    (move.settledBy ?? []).some((by) =>
+      since.some(({ moveId, outcomeId }) => moveId === by.moveId && outcomeId === by.outcomeId),
+    );
+  const asked = new Set([
+    ...since.map(({ moveId }) => moveId),
+    ...model.moves.filter(isSettled).map(({ id }) => id),
+  ]);
+  return adviseMoves(model, belief, asked, {
+    limits,
+    access: knowledge.access,
+    repairs: knowledge.repairs,
+    prices: Object.fromEntries(
+      (costs?.partPrices ?? []).map(({ repair, minor }) => [repair, minor] as const),
+    ),
+    standing: { isDead, isDrained: isDead && bench?.drained === true, opened: bench?.opened ?? [] },
+    circumstance: answers.at(-1)?.circumstance ?? "cold",
+    rankingRatePerHourMinor: costs?.rankingRatePerHour?.minor,
+    giveUp: request.machine.value?.minor ?? limitOf(limits, "machine-price-default").value,
+    lookAhead: request.options?.lookAhead === 2 ? 2 : 1,
+    liveBlocks: liveBlocks(request),
+    interventions,
+  });
+}
+
+function kindChances(
+  { model, belief }: Judged,
+  request: IsolateRequest,
+  knowledge: IsolationKnowledge,
+): Isolation["kinds"] {
+  if (request.machine.family !== NOT_KNOWN) return [];
+  const first = model.hypotheses.faults.length;
+  return kindsOf(request.machine, knowledge)
+    .map(({ family }, at) => ({
+      family,
+      chance: model.hypotheses.all.reduce(
+        (sum, { kind }, index) => sum + (kind === first + at ? (belief[index] ?? 0) : 0),
+        0,
+      ),
+    }))
+    .sort((one, other) => other.chance - one.chance);
+}
+
 /**
  * Where the fault sits and what to do next, from the answers so far. Exact by enumeration.
  *
  * Defaults: cold, epoch 0, two roots, one step ahead, machine not dead and not drained, dead checks not passed, worth 200.00.
+ * Three roots are tried only where asked for, and only when no two explain the answers.
  * @returns suspects and stations that each add up to one with the row of more than one root; issues when an answer
  * does not belong to the machine, or when nothing explains the answers.
  */
@@ -147,9 +168,8 @@ function isolateWith(
 ): Result<Isolation> {
   const prepared = prepare(request, models);
   if (!prepared.ok) return prepared;
-  const { model, answers, interventions } = prepared.value;
-  const belief = posterior(model, answers, interventions);
-  if (!belief)
+  const judged = judge(prepared.value, request, limits);
+  if (!judged)
     return fail(
       issue(
         "evidence",
@@ -157,36 +177,19 @@ function isolateWith(
         "No set of faults explains these answers: strike out the one that is most in doubt.",
       ),
     );
-  const { bench } = request;
-  const isDead = bench?.plug === "unplugged" || bench?.plug === "isolated";
-  const lastEpoch = Math.max(0, ...interventions.map(({ epoch }) => epoch));
-  const asked = new Set(
-    request.evidence.filter(({ epoch }) => (epoch ?? 0) === lastEpoch).map(({ moveId }) => moveId),
-  );
-  const advice = adviseMoves(model, belief, asked, {
-    limits,
-    access: knowledge.access,
-    repairs: knowledge.repairs,
-    prices: Object.fromEntries(
-      (request.costs?.partPrices ?? []).map(({ repair, minor }) => [repair, minor] as const),
-    ),
-    standing: { isDead, isDrained: isDead && bench?.drained === true, opened: bench?.opened ?? [] },
-    circumstance: answers.at(-1)?.circumstance ?? "cold",
-    rankingRatePerHourMinor: request.costs?.rankingRatePerHour?.minor,
-    giveUp: request.machine.value?.minor ?? limitOf(limits, "machine-price-default").value,
-    lookAhead: request.options?.lookAhead === 2 ? 2 : 1,
-    liveBlocks: liveBlocks(request),
-    interventions,
-  });
+  const { model, belief, answers, interventions } = judged;
+  const advice = adviceFor(judged, request, knowledge, limits);
   const spoken = eachAnswer(model, answers, interventions);
-  const named = suspects(model, belief, spoken);
-  const conflict = findConflict(model, belief, answers, interventions, limits);
+  const named = suspects(model, belief, spoken, knowledge.inseparable);
+  const conflict = findConflict(judged, limits);
+  const present = stationsOf(request.machine, knowledge);
+  const isQuick = interventions.length === 0 || request.options?.lookAhead === 2;
   return ok({
     suspects: named,
     stations: stationShares(
       model,
       belief,
-      knowledge.stations.filter(({ id }) => stationsOf(request.machine, knowledge).has(id)),
+      knowledge.stations.filter(({ id }) => present.has(id)),
       spoken,
       limits,
     ),
@@ -195,11 +198,13 @@ function isolateWith(
     stop: { advised: advice.isStopAdvised, trialCost: advice.trialCost },
     isTierRaised: advice.isTierRaised,
     conflicts: conflict ? [conflict] : [],
+    history: isQuick ? historyOf(model, spoken, interventions) : [],
+    kinds: kindChances(judged, request, knowledge),
     purchaseGate: gateOf(model, named[0], answers),
     basis: {
       knowledgeVersion: knowledge.version,
       hypotheses: model.hypotheses.all.length,
-      maxRoots: request.options?.maxRoots ?? 2,
+      maxRoots: judged.maxRoots,
       states: model.table.size(),
     },
   });

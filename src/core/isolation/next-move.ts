@@ -3,7 +3,7 @@ import { type Standing, standingAfter, stateChangeMinutes } from "../cost/state-
 import { trialCost } from "../cost/trial-cost";
 import { limitOf } from "../knowledge/resolve-limits";
 import type { Access, Limits, Move, Repair } from "../knowledge/types";
-import { type Model, presentFaults } from "./belief";
+import { type Model, presentFaults, stateWith } from "./belief";
 import type { Intervention } from "./evidence";
 import { after, answersOf, type Field, fieldOf, trialsOf, type Weights } from "./field";
 import type { Circumstance } from "./power-path";
@@ -83,6 +83,8 @@ interface Ranking {
   readonly ground: MoveGround;
   readonly minuteMinor: number;
   readonly asked: ReadonlySet<string>;
+  /** Number of the roots of each place of the field. */
+  readonly roots: Int32Array;
 }
 
 /** A move as far as one step tells. */
@@ -139,7 +141,7 @@ function twoSteps(ranking: Ranking, first: Rated): number {
 /** Roots of each hypothesis as a number, once a model. */
 interface RootNames {
   readonly numberOf: Int32Array;
-  readonly names: readonly string[];
+  readonly names: readonly (readonly string[])[];
 }
 
 const keptNames = new WeakMap<Model, RootNames>();
@@ -149,13 +151,15 @@ function rootNames(model: Model): RootNames {
   if (known) return known;
   const { all, faults } = model.hypotheses;
   const numbers = new Map<string, number>();
+  const names: string[][] = [];
   const numberOf = Int32Array.from(all, ({ roots }) => {
-    const name = roots.map((index) => faults[index]?.id ?? "").join("+");
-    const number = numbers.get(name) ?? numbers.size;
-    numbers.set(name, number);
+    const key = roots.join();
+    const number = numbers.get(key) ?? names.length;
+    if (number === names.length) names.push(roots.map((index) => faults[index]?.id ?? ""));
+    numbers.set(key, number);
     return number;
   });
-  const made = { numberOf, names: [...numbers.keys()] };
+  const made = { numberOf, names };
   keptNames.set(model, made);
   return made;
 }
@@ -170,12 +174,16 @@ function heaviest(weights: Float64Array): number {
 }
 
 /** The few root sets that would carry most of the doubt after an answer. */
-function leaders({ model, field }: Ranking, { of, total }: Weights): string[] {
-  const { numberOf, names } = rootNames(model);
+function leaders({ model, field, now, roots }: Ranking, move: number, outcome: number): string[] {
+  const { names } = rootNames(model);
   const weights = new Float64Array(names.length);
+  const [cases, rows] = [field.cases[move], field.rows[move]];
+  let total = 0;
   for (let place = 0; place < field.size; place += 1) {
-    const number = numberOf[field.hypothesis[place] ?? 0] ?? 0;
-    weights[number] = (weights[number] ?? 0) + (of[place] ?? 0);
+    const weight = (now.of[place] ?? 0) * (rows?.[cases?.[place] ?? 0]?.[outcome] ?? 0);
+    const number = roots[place] ?? 0;
+    weights[number] = (weights[number] ?? 0) + weight;
+    total += weight;
   }
   const named: string[] = [];
   let sum = 0;
@@ -184,7 +192,7 @@ function leaders({ model, field }: Ranking, { of, total }: Weights): string[] {
     const weight = weights[number] ?? 0;
     if (weight <= 0) break;
     sum += weight / total;
-    named.push(names[number] ?? "");
+    named.push((names[number] ?? []).join("+"));
     weights[number] = 0;
   }
   return named;
@@ -196,7 +204,7 @@ function ratedMove(
   total: number,
   saves: number,
 ): RatedMove {
-  const { field, now, ground } = ranking;
+  const { ground } = ranking;
   return {
     moveId: move.id,
     kind: move.kind,
@@ -209,7 +217,7 @@ function ratedMove(
       outcomeId,
       chance: chance[outcome] ?? 0,
       // biome-ignore lint/suspicious/noThenProperty: the contract names it so, and it is data, never awaited
-      then: leaders(ranking, after(field, now, index, outcome)),
+      then: leaders(ranking, index, outcome),
     })),
     needs: move.needs,
     blockedBy: move.tier > 1 ? ground.liveBlocks : [],
@@ -223,11 +231,13 @@ function rankingOf(model: Model, belief: Float64Array, asked: ReadonlySet<string
     interventions.length === 0
       ? model.states
       : Int32Array.from(model.hypotheses.all, (hypothesis) =>
-          model.table.stateOf(presentFaults(model, hypothesis, interventions)),
+          stateWith(model.table, presentFaults(model, hypothesis, interventions), hypothesis.kind),
         );
-  const groups = repairGroups(model, interventions, repairs, prices, minuteMinor);
+  const groups = repairGroups(model, interventions, repairs, prices, minuteMinor, ground.limits);
   const laid = fieldOf(model, belief, states, groups, ground.circumstance);
-  const ranking: Ranking = { model, ...laid, ground, minuteMinor, asked };
+  const { numberOf } = rootNames(model);
+  const roots = laid.field.hypothesis.map((hypothesis) => numberOf[hypothesis] ?? 0);
+  const ranking: Ranking = { model, ...laid, ground, minuteMinor, asked, roots };
   return { ranking, groups };
 }
 

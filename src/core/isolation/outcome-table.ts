@@ -9,31 +9,75 @@ export interface OutcomeKnowledge extends PathKnowledge {
 }
 
 interface Case<R> {
-  readonly when: When;
+  readonly asked: Asked;
   readonly rows: readonly R[];
 }
 
-function holds({ condition, is, sign, otherwise }: When, state: MachineState): boolean {
-  if (otherwise) return true;
-  return sign === undefined
-    ? condition !== undefined && state.conditions[condition] === is
-    : state.signs.has(sign);
+/** What a case asks of a machine's state: that a column holds a value; a column below nought is always met. */
+interface Asked {
+  readonly column: number;
+  readonly value: number;
+}
+
+/**
+ * Machine states as rows of small numbers: a column a condition or sign that any case asks about. A few million cases are
+ * asked when a table is built, so that comparing words would be most of the work.
+ */
+interface Columns {
+  ask(when: When): Asked;
+  encode(state: MachineState): Int16Array;
+}
+
+function columnsFrom(rows: readonly { readonly when: When }[]): Columns {
+  const columns = new Map<string, number>();
+  const values = new Map<string, number>();
+  const numberIn = (map: Map<string, number>, key: string): number => {
+    const known = map.get(key) ?? map.size;
+    map.set(key, known);
+    return known;
+  };
+  const ask = ({ condition, is, sign, otherwise }: When): Asked => {
+    if (otherwise) return { column: -1, value: 0 };
+    if (sign !== undefined) return { column: numberIn(columns, `sign ${sign}`), value: 1 };
+    return { column: numberIn(columns, condition ?? ""), value: numberIn(values, is ?? "") };
+  };
+  for (const { when } of rows) ask(when);
+  return {
+    ask,
+    encode: ({ conditions, signs }) =>
+      Int16Array.from(columns.keys(), (name) =>
+        name.startsWith("sign ")
+          ? Number(signs.has(name.slice("sign ".length)))
+          : (values.get(conditions[name] ?? "") ?? -1),
+      ),
+  };
 }
 
 /** Rows of one move gathered by case, in the order of the file. */
 function casesOf<R extends { readonly moveId: string; readonly when: When }>(
   rows: readonly R[],
   moveId: string,
+  ask: Columns["ask"],
 ): Case<R>[] {
-  const cases = new Map<string, { when: When; rows: R[] }>();
+  const cases = new Map<string, { asked: Asked; rows: R[] }>();
   for (const row of rows) {
     if (row.moveId !== moveId) continue;
-    const key = JSON.stringify(row.when);
+    const asked = ask(row.when);
+    const key = `${asked.column}:${asked.value}`;
     const known = cases.get(key);
     if (known) known.rows.push(row);
-    else cases.set(key, { when: row.when, rows: [row] });
+    else cases.set(key, { asked, rows: [row] });
   }
   return [...cases.values()];
+}
+
+/** Number of the first case that a state meets, or none. */
+function firstMet(cases: readonly Case<unknown>[], state: Int16Array): number {
+  for (let index = 0; index < cases.length; index += 1) {
+    const asked = cases[index]?.asked;
+    if (asked && (asked.column < 0 || state[asked.column] === asked.value)) return index;
+  }
+  return -1;
 }
 
 /** Standard normal distribution function (Abramowitz and Stegun 7.1.26, error below 1.5e-7). */
@@ -154,24 +198,22 @@ export function buildOutcomeTable(
   limits: Limits,
 ): OutcomeTable {
   const leak = limitOf(limits, "outcome-leak").value;
+  const columns = columnsFrom([...knowledge.outcomes, ...knowledge.numeric]);
   const cases: MoveCases[] = moves.map((move) => ({
     move,
-    outcomes: casesOf(knowledge.outcomes, move.id),
-    numeric: casesOf(knowledge.numeric, move.id),
+    outcomes: casesOf(knowledge.outcomes, move.id, columns.ask),
+    numeric: casesOf(knowledge.numeric, move.id, columns.ask),
   }));
   const numbers = new Map<string, number>();
   const sets: (readonly number[])[] = [];
-  const composed: Record<Circumstance, MachineState[]> = { cold: [], hot: [], loaded: [] };
+  const composed: Record<Circumstance, Int16Array[]> = { cold: [], hot: [], loaded: [] };
   const rows = cases.map((own) => rowsByCase(own, leak));
   const found: Record<Circumstance, number[][]> = { cold: [], hot: [], loaded: [] };
-  const compose = (state: number, circumstance: Circumstance): MachineState => {
-    const made =
-      composed[circumstance][state] ??
-      machineState(
-        (sets[state] ?? []).map((index) => faults[index]?.id ?? ""),
-        circumstance,
-        knowledge,
-      );
+  const compose = (state: number, circumstance: Circumstance): Int16Array => {
+    const known = composed[circumstance][state];
+    if (known) return known;
+    const present = (sets[state] ?? []).map((index) => faults[index]?.id ?? "");
+    const made = columns.encode(machineState(present, circumstance, knowledge));
     composed[circumstance][state] = made;
     return made;
   };
@@ -185,7 +227,7 @@ export function buildOutcomeTable(
   };
   const plainCase = (move: number, state: number, circumstance: Circumstance): number => {
     const own = cases[move]?.outcomes ?? [];
-    const index = own.findIndex(({ when }) => holds(when, compose(state, circumstance)));
+    const index = firstMet(own, compose(state, circumstance));
     return index === -1 ? own.length : index;
   };
   const mixture = mixtures(rows, plainCase, faults, sets, stateOf);
@@ -210,7 +252,7 @@ export function buildOutcomeTable(
     ratioChance: (move, { value, halfWidth }, state, circumstance) => {
       const own = cases[move];
       if (!own || own.numeric.length === 0) return undefined;
-      const numeric = own.numeric.find(({ when }) => holds(when, compose(state, circumstance)))?.rows[0];
+      const numeric = own.numeric[firstMet(own.numeric, compose(state, circumstance))]?.rows[0];
       return Math.max(leak * LEAST_WIDTH, numeric ? chanceOfRatio(numeric, value, halfWidth) : 0);
     },
     stateOf,

@@ -1,4 +1,5 @@
-import type { Fault, Repair } from "../knowledge/types";
+import { limitOf } from "../knowledge/resolve-limits";
+import type { Fault, Limits, Repair } from "../knowledge/types";
 import { type Model, presentFaults } from "./belief";
 import type { Intervention } from "./evidence";
 
@@ -27,11 +28,19 @@ interface Sums {
   readonly partMinor: number;
 }
 
-/** Minutes and part of a set of repairs. One part cures all that it cures: it is counted once. */
-function repairSums(ids: readonly string[], repairs: ReadonlyMap<string, Repair>, prices: PartPrices): Sums {
+/**
+ * Minutes and part of a set of repairs tried together. One part cures all that it cures: it is counted once. Whether it
+ * cured is known only after a run, which is part of the price of trying.
+ */
+function repairSums(
+  ids: readonly string[],
+  repairs: ReadonlyMap<string, Repair>,
+  prices: PartPrices,
+  trialRunMinutes: number,
+): Sums {
   const rows = ids.flatMap((id) => repairs.get(id) ?? []);
   return {
-    minutes: rows.reduce((sum, { minutes }) => sum + minutes, 0),
+    minutes: rows.reduce((sum, { minutes }) => sum + minutes, trialRunMinutes),
     partMinor: rows.reduce((sum, { id, partMinor }) => sum + (prices[id] ?? partMinor), 0),
   };
 }
@@ -101,9 +110,10 @@ function priced(
   repairs: readonly Repair[],
   prices: PartPrices,
   minuteMinor: number,
+  trialRunMinutes: number,
 ): RepairGroups {
   const byId = new Map(repairs.map((repair) => [repair.id, repair]));
-  const sums = wholes.map((whole) => repairSums(whole, byId, prices));
+  const sums = wholes.map((whole) => repairSums(whole, byId, prices, trialRunMinutes));
   const costs = sums.map(({ minutes, partMinor }) => minutes * minuteMinor + partMinor);
   return {
     groupOf,
@@ -120,12 +130,14 @@ export function repairGroups(
   repairs: readonly Repair[],
   prices: PartPrices,
   minuteMinor: number,
+  limits: Limits,
 ): RepairGroups {
+  const trialRunMinutes = limitOf(limits, "trial-run-minutes").value;
   if (interventions.length > 0)
-    return priced(structureOf(model, interventions), repairs, prices, minuteMinor);
+    return priced(structureOf(model, interventions), repairs, prices, minuteMinor, trialRunMinutes);
   const kept = keptFor(model);
-  const key = JSON.stringify([prices, minuteMinor]);
+  const key = JSON.stringify([prices, minuteMinor, trialRunMinutes]);
   if (kept.priced?.key !== key)
-    kept.priced = { key, groups: priced(kept.structure, repairs, prices, minuteMinor) };
+    kept.priced = { key, groups: priced(kept.structure, repairs, prices, minuteMinor, trialRunMinutes) };
   return kept.priced.groups;
 }

@@ -1,4 +1,5 @@
 import { type Issue, issue } from "../result";
+import { kindSign } from "./kind-sign";
 import type { Knowledge, OutcomeRow } from "./types";
 
 type Tables = Omit<Knowledge, "version">;
@@ -42,7 +43,10 @@ function notIn(
 /** Effects and outcome cases name conditions, values and signs that exist. */
 function machineReferences(tables: Tables): Issue[] {
   const conditions = new Map(tables.conditions.map(({ id, values }) => [id, values]));
-  const signs = new Set(tables.effects.flatMap((effect) => effect.signs));
+  const signs = new Set([
+    ...tables.effects.flatMap((effect) => effect.signs),
+    ...tables.families.map(({ id }) => kindSign(id)),
+  ]);
   const moves = new Map(tables.moves.map((move) => [move.id, move]));
   const faults = new Set(tables.faults.map(({ id }) => id));
   const value = (table: string, index: number, condition: string, is: string): Issue[] =>
@@ -86,7 +90,13 @@ function catalogueReferences(tables: Tables): Issue[] {
   return [
     ...tables.faults.flatMap((row, index) => [
       ...notIn(stations, "faults", index, "station", [row.station]),
-      ...notIn(repairs, "faults", index, "repair", [row.fix.repair]),
+      ...notIn(
+        repairs,
+        "faults",
+        index,
+        "repair",
+        [row.fix, ...(row.ladder ?? [])].map(({ repair }) => repair),
+      ),
       ...notIn(families, "faults", index, "family", [...row.families, ...Object.keys(row.odds)]),
       ...notIn(
         faults,
@@ -98,6 +108,10 @@ function catalogueReferences(tables: Tables): Issue[] {
       ...row.provenBy
         .filter(({ moveId, outcomeId }) => !moves.get(moveId)?.outcomes.includes(outcomeId))
         .map(({ moveId, outcomeId }) => missing("faults", index, "proof", `${moveId}: ${outcomeId}`)),
+    ]),
+    ...tables.inseparable.flatMap((row, index) => [
+      ...notIn(faults, "inseparable", index, "fault", row.faults),
+      ...notIn(repairs, "inseparable", index, "repair", [row.repair]),
     ]),
     ...tables.families.flatMap((row, index) => notIn(stations, "families", index, "station", row.stations)),
     ...tables.archetypes.flatMap((row, index) => [
@@ -116,6 +130,9 @@ function catalogueReferences(tables: Tables): Issue[] {
       ...notIn(kit, "moves", index, "kit", row.kit === undefined ? [] : [row.kit]),
       ...notIn(new Set(moves.keys()), "moves", index, "move", row.instead === undefined ? [] : [row.instead]),
       ...notIn(new Set(row.outcomes), "moves", index, "outcome", Object.keys(row.words)),
+      ...(row.settledBy ?? [])
+        .filter(({ moveId, outcomeId }) => !moves.get(moveId)?.outcomes.includes(outcomeId))
+        .map(({ moveId, outcomeId }) => missing("moves", index, "answer", `${moveId}: ${outcomeId}`)),
     ]),
   ];
 }

@@ -24,6 +24,7 @@ const row = <F extends yup.ObjectShape>(fields: F) =>
 
 const ids = () => yup.array(yup.string().required()).required();
 const chance = () => finiteNumber().required().min(0).max(1);
+const fix = () => strictObject({ repair: words(), success: chance() }).required();
 const when = () =>
   strictObject({
     condition: yup.string(),
@@ -50,6 +51,10 @@ export const TABLES = {
     clue: words(),
     stores: yup.array(yup.string().oneOf(STORES).required()).required(),
     stations: ids(),
+    share: chance().optional(),
+    scope: strictObject({ within: ids().min(1), outside: ids().min(1) })
+      .optional()
+      .default(undefined),
   }),
   limits: row({
     label: words(),
@@ -91,6 +96,7 @@ export const TABLES = {
     pitfall: yup.string(),
     kit: yup.string(),
     instead: yup.string(),
+    settledBy: yup.array(strictObject({ moveId: words(), outcomeId: words() }).required()),
     outcomes: ids().min(2),
     words: table(yup.string().required()),
   }),
@@ -109,7 +115,8 @@ export const TABLES = {
     odds: table(chance().positive()),
     leadsTo: yup.array(strictObject({ fault: words(), chance: chance() }).required()).required(),
     provenBy: yup.array(strictObject({ moveId: words(), outcomeId: words() }).required()).required(),
-    fix: strictObject({ repair: words(), success: chance() }).required(),
+    fix: fix(),
+    ladder: yup.array(fix()),
     shows: chance().positive(),
     hazard: yup.string(),
   }),
@@ -194,6 +201,7 @@ export const TABLES = {
     limits: yup.array(yup.string().required()).required(),
   }),
   kit: row({ label: words() }),
+  inseparable: row({ faults: ids().min(2), reason: words(), repair: words() }),
   aliases: row({ now: rowId() }),
 } as const;
 

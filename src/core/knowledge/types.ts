@@ -18,8 +18,12 @@ export interface Family {
   readonly label: string;
   readonly clue: string;
   readonly stores: readonly StoreId[];
-  /** Stations such a machine usually has. */
+  /** Stations such a machine usually has; none where isolation does not cover the family. */
   readonly stations: readonly string[];
+  /** How often a motor of unknown kind is of this family. */
+  readonly share?: number | undefined;
+  /** What can be done about a family that isolation does not cover, and what cannot. */
+  readonly scope?: { readonly within: readonly string[]; readonly outside: readonly string[] } | undefined;
   readonly provenance: Provenance;
 }
 
@@ -70,6 +74,8 @@ export interface Move {
   /** What it takes beside a meter, and the move to make where the shop does not own it. */
   readonly kit?: string | undefined;
   readonly instead?: string | undefined;
+  /** Answers that already say what this would ask: after one of them it is not offered. */
+  readonly settledBy?: readonly { readonly moveId: string; readonly outcomeId: string }[] | undefined;
   readonly outcomes: readonly string[];
   /** Outcome id to the answer as it stands on the button. */
   readonly words: Readonly<Record<string, string>>;
@@ -117,6 +123,12 @@ export interface Condition {
   readonly provenance: Provenance;
 }
 
+/** A repair of a fault, with the chance that it cures. */
+export interface Fix {
+  readonly repair: string;
+  readonly success: number;
+}
+
 export interface Fault {
   readonly id: string;
   readonly label: string;
@@ -128,7 +140,9 @@ export interface Fault {
   readonly leadsTo: readonly { readonly fault: string; readonly chance: number }[];
   readonly provenBy: readonly { readonly moveId: string; readonly outcomeId: string }[];
   /** The usual cure and the chance that it cures. */
-  readonly fix: { readonly repair: string; readonly success: number };
+  readonly fix: Fix;
+  /** What is done when the usual cure does not hold, in that order. */
+  readonly ladder?: readonly Fix[] | undefined;
   /** Chance that it shows in a powered run; below one it is intermittent. */
   readonly shows: number;
   /** What can hurt while it is there. */
@@ -245,6 +259,15 @@ export interface KitItem {
   readonly provenance: Provenance;
 }
 
+/** Faults that no move tells apart: shown as one suspect, cured by one repair. */
+export interface Inseparable {
+  readonly id: string;
+  readonly faults: readonly string[];
+  readonly reason: string;
+  readonly repair: string;
+  readonly provenance: Provenance;
+}
+
 /** Old id to the id that replaced it. */
 export interface Alias {
   readonly id: string;
@@ -273,6 +296,7 @@ export interface Knowledge {
   readonly signs: readonly ComplaintSign[];
   readonly deadChecks: readonly DeadCheck[];
   readonly kit: readonly KitItem[];
+  readonly inseparable: readonly Inseparable[];
   readonly aliases: readonly Alias[];
 }
 

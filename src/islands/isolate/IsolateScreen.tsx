@@ -1,5 +1,6 @@
 import { useState } from "react";
-import { type Isolation, movesFor } from "@/core/isolation/isolate";
+import type { Isolation } from "@/core/isolation/isolate";
+import { movesFor } from "@/core/isolation/machine-model";
 import type { RatedMove } from "@/core/isolation/next-move";
 import type { JobView } from "@/core/job/reduce";
 import type { Knowledge, Move } from "@/core/knowledge/types";

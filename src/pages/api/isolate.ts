@@ -18,6 +18,7 @@ const answer = strictObject({
     .array(
       strictObject({
         roots: ids(),
+        alike: ids(),
         consequences: ids(),
         chance: yup.number().required(),
         for: weights(),
@@ -64,8 +65,22 @@ const answer = strictObject({
       strictObject({
         share: yup.number().required(),
         doubted: yup.array(yup.number().required()).required(),
+        impossible: yup.object().nullable().defined(),
       }).required(),
     )
+    .required(),
+  history: yup
+    .array(
+      strictObject({
+        seq: yup.number().required(),
+        leading: yup
+          .array(strictObject({ root: yup.string().required(), chance: yup.number().required() }).required())
+          .required(),
+      }).required(),
+    )
+    .required(),
+  kinds: yup
+    .array(strictObject({ family: yup.string().required(), chance: yup.number().required() }).required())
     .required(),
   purchaseGate: strictObject({ open: yup.boolean().required(), needs: ids() }).required(),
   basis: strictObject({

@@ -9,6 +9,7 @@ import deadChecks from "@/knowledge/deadChecks.json";
 import effects from "@/knowledge/effects.json";
 import families from "@/knowledge/families.json";
 import faults from "@/knowledge/faults.json";
+import inseparable from "@/knowledge/inseparable.json";
 import kit from "@/knowledge/kit.json";
 import limits from "@/knowledge/limits.json";
 import moves from "@/knowledge/moves.json";
@@ -30,6 +31,7 @@ export const RAW_KNOWLEDGE = {
   effects,
   families,
   faults,
+  inseparable,
   kit,
   limits,
   moves,

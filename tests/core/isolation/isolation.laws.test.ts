@@ -3,13 +3,14 @@ import { describe, expect, it } from "vitest";
 import { likelihood, modelFrom, posterior } from "@/core/isolation/belief";
 import type { Answer } from "@/core/isolation/evidence";
 import { buildHypotheses, faultsFor } from "@/core/isolation/hypotheses";
-import { createIsolator, type Isolation, movesFor, stationsOf } from "@/core/isolation/isolate";
+import { createIsolator, type Isolation } from "@/core/isolation/isolate";
+import { movesFor, stationsOf } from "@/core/isolation/machine-model";
 import { buildOutcomeTable } from "@/core/isolation/outcome-table";
 import type { Fault, Knowledge } from "@/core/knowledge/types";
 import { KNOWLEDGE, LIMITS, RUNS } from "../shop-ground";
 import { isolated, request, type Said } from "./model";
 
-const FAMILIES = KNOWLEDGE.families.map(({ id }) => id).filter((id) => id !== "not-known");
+const FAMILIES = KNOWLEDGE.families.filter(({ stations }) => stations.length > 0).map(({ id }) => id);
 const stationsIn = (family: string) => stationsOf({ family }, KNOWLEDGE);
 const movesOf = (family: string) => movesFor(KNOWLEDGE.moves, family, stationsIn(family));
 const saidIn = (family: string): fc.Arbitrary<Said[]> =>
@@ -117,6 +118,7 @@ describe("laws of isolation", () => {
         }),
       ),
       effects: KNOWLEDGE.effects.map((effect) => ({ ...effect, fault: rename(effect.fault) })),
+      inseparable: KNOWLEDGE.inseparable.map((group) => ({ ...group, faults: group.faults.map(rename) })),
     } satisfies Knowledge;
     const isolateRenamed = createIsolator(renamed, LIMITS);
     fc.assert(

@@ -1,0 +1,71 @@
+import { type Model, posterior } from "./belief";
+import type { Answer, Intervention } from "./evidence";
+import type { Spoken } from "./explain";
+
+/** How suspicion stood once a line of the log was known. */
+export interface Standpoint {
+  /** The line; nought before any. */
+  readonly seq: number;
+  /** The likeliest roots then, each by itself, likeliest first. */
+  readonly leading: readonly { readonly root: string; readonly chance: number }[];
+}
+
+const LEADING = 3;
+
+function leadingIn({ hypotheses }: Model, belief: Float64Array): Standpoint["leading"] {
+  const byRoot = new Float64Array(hypotheses.faults.length);
+  hypotheses.all.forEach(({ roots }, index) => {
+    for (const root of roots) byRoot[root] = (byRoot[root] ?? 0) + (belief[index] ?? 0);
+  });
+  return hypotheses.faults
+    .map(({ id }, root) => ({ root: id, chance: byRoot[root] ?? 0 }))
+    .sort((one, other) => other.chance - one.chance || one.root.localeCompare(other.root))
+    .slice(0, LEADING);
+}
+
+function normal(weights: Float64Array): Float64Array {
+  const sum = weights.reduce((total, one) => total + one, 0);
+  return weights.map((one) => one / sum);
+}
+
+/** Lines in the order they speak; what one line says in several answers is one step. */
+function linesOf(answers: readonly Answer[]): number[] {
+  return [...new Set(answers.map(({ seq }) => seq))];
+}
+
+/**
+ * The likeliest roots before any answer and after each line of the log, so that it can be seen what turned suspicion.
+ * Chances are those that a root is among what is wrong. Work grows with lines times hypotheses; after interventions each
+ * line is worked out anew.
+ */
+export function historyOf(
+  model: Model,
+  spoken: readonly Spoken[],
+  interventions: readonly Intervention[],
+): Standpoint[] {
+  const answers = spoken.map(({ answer }) => answer);
+  const priors = Float64Array.from(model.hypotheses.all, ({ prior }) => prior);
+  const first: Standpoint = { seq: 0, leading: leadingIn(model, normal(priors)) };
+  if (interventions.length > 0)
+    return [
+      first,
+      ...linesOf(answers).flatMap((seq): Standpoint[] => {
+        const upTo = answers.slice(0, answers.findLastIndex((answer) => answer.seq === seq) + 1);
+        const epoch = Math.max(...upTo.map((answer) => answer.epoch));
+        const belief = posterior(
+          model,
+          upTo,
+          interventions.filter((one) => one.epoch <= epoch),
+        );
+        return belief ? [{ seq, leading: leadingIn(model, belief) }] : [];
+      }),
+    ];
+  let weights: Float64Array = priors;
+  const after = linesOf(answers).map((seq): Standpoint => {
+    for (const { answer, likelihoods } of spoken)
+      if (answer.seq === seq) weights = weights.map((one, index) => one * (likelihoods[index] ?? 0));
+    weights = normal(weights);
+    return { seq, leading: leadingIn(model, weights) };
+  });
+  return [first, ...after];
+}

@@ -1,0 +1,144 @@
+import { kindSign } from "../knowledge/kind-sign";
+import type { Fault, Knowledge, Limits, Move } from "../knowledge/types";
+import { fail, issue, ok, type Result } from "../result";
+import { type Model, modelFrom } from "./belief";
+import { buildHypotheses, buildKinds, faultsFor } from "./hypotheses";
+import { buildOutcomeTable, type OutcomeKnowledge } from "./outcome-table";
+import { type ShopCounts, withCounts } from "./shop-counts";
+
+/** The tables that isolation reads: what a worker is handed. */
+export type IsolationKnowledge = OutcomeKnowledge &
+  Pick<
+    Knowledge,
+    "families" | "archetypes" | "faults" | "repairs" | "stations" | "access" | "inseparable" | "version"
+  >;
+
+/** A machine as far as its model depends on it. */
+export interface MachineKind {
+  readonly family: string;
+  readonly archetype?: string | undefined;
+  readonly stations?: readonly { readonly id: string; readonly present: boolean }[] | undefined;
+}
+
+export const NOT_KNOWN = "not-known";
+/** How much likelier its usual family is for a machine whose kind is known by name. */
+const USUAL_FAMILY = 4;
+
+/**
+ * Stations of a machine: those of its family, with what its archetype adds and lacks, and what the request says of it.
+ * A station named by the request decides over both. While the family is not known they are those of all families.
+ */
+export function stationsOf(
+  { family, archetype, stations }: MachineKind,
+  knowledge: Pick<Knowledge, "families" | "archetypes">,
+): ReadonlySet<string> {
+  const usual =
+    family === NOT_KNOWN
+      ? knowledge.families.flatMap((one) => one.stations)
+      : (knowledge.families.find(({ id }) => id === family)?.stations ?? []);
+  const kind = knowledge.archetypes.find(({ id }) => id === archetype);
+  const present = new Set([...usual, ...(kind?.adds ?? [])]);
+  for (const id of kind?.lacks ?? []) present.delete(id);
+  for (const { id, present: isThere } of stations ?? [])
+    if (isThere) present.add(id);
+    else present.delete(id);
+  return present;
+}
+
+/** Moves that can be made on a machine of this family with these stations. */
+export function movesFor(moves: readonly Move[], family: string, stations: ReadonlySet<string>): Move[] {
+  return moves.filter(
+    (move) => move.families.includes(family) && move.stations.every((station) => stations.has(station)),
+  );
+}
+
+/** The families a motor of unknown kind may be of, with their shares. */
+export function kindsOf(
+  machine: MachineKind,
+  knowledge: Pick<Knowledge, "families" | "archetypes">,
+): { readonly family: string; readonly share: number }[] {
+  const usual = knowledge.archetypes.find(({ id }) => id === machine.archetype)?.family;
+  return knowledge.families.flatMap(({ id, share }) =>
+    share === undefined ? [] : [{ family: id, share: share * (id === usual ? USUAL_FAMILY : 1) }],
+  );
+}
+
+function notCovered(family: string, knowledge: IsolationKnowledge): Result<Model> {
+  const known = knowledge.families.find(({ id }) => id === family);
+  if (known?.scope)
+    return fail(
+      issue(
+        "machine.family",
+        "isolation/out-of-scope",
+        `${known.label}: isolation does not work this kind out. Within scope here: ${known.scope.within.join("; ")}. Not: ${known.scope.outside.join("; ")}.`,
+        family,
+      ),
+    );
+  const covered = knowledge.families.filter(({ stations }) => stations.length > 0).map(({ id }) => id);
+  return fail(
+    issue(
+      "machine.family",
+      "isolation/family-not-covered",
+      `Isolation knows no family "${family}": it knows ${covered.join(", ")}, and ${NOT_KNOWN} while nobody has settled it.`,
+      family,
+    ),
+  );
+}
+
+/** All kinds at once, one root each: no set of two is worth its number while not even the kind is settled. */
+function unknownKind(machine: MachineKind, knowledge: IsolationKnowledge, limits: Limits): Model {
+  const kinds = kindsOf(machine, knowledge).map(({ family, share }) => ({
+    family,
+    share,
+    faults: faultsFor(knowledge.faults, family, stationsOf({ ...machine, family }, knowledge)),
+  }));
+  const faults = knowledge.faults.filter((fault) => kinds.some((kind) => kind.faults.includes(fault)));
+  const moves = movesFor(knowledge.moves, NOT_KNOWN, stationsOf(machine, knowledge));
+  const signs = kinds.map(({ family }) => ({ id: kindSign(family), shows: 1 }));
+  const effects = signs.map(({ id }) => ({
+    id,
+    fault: id,
+    circumstance: "any" as const,
+    sets: {},
+    signs: [id],
+    provenance: { basis: "judgement" as const, source: "shop-practice", place: "families", reviewed: false },
+  }));
+  const table = buildOutcomeTable(
+    [...faults, ...signs],
+    moves,
+    { ...knowledge, effects: [...knowledge.effects, ...effects] },
+    limits,
+  );
+  return modelFrom(buildKinds(faults, kinds, limits), moves, table);
+}
+
+function modelOf(
+  machine: MachineKind,
+  maxRoots: 1 | 2,
+  knowledge: IsolationKnowledge,
+  limits: Limits,
+): Result<Model> {
+  const { family } = machine;
+  if (family === NOT_KNOWN) return ok(unknownKind(machine, knowledge, limits));
+  const stations = stationsOf(machine, knowledge);
+  const faults: Fault[] = faultsFor(knowledge.faults, family, stations);
+  if (faults.length === 0) return notCovered(family, knowledge);
+  const moves = movesFor(knowledge.moves, family, stations);
+  const hypotheses = buildHypotheses(faults, family, maxRoots, limits);
+  return ok(modelFrom(hypotheses, moves, buildOutcomeTable(faults, moves, knowledge, limits)));
+}
+
+/** Builds the model of a machine, or finds the one that was built for the same before. */
+export type Models = (machine: MachineKind, maxRoots: 1 | 2, counts: ShopCounts | undefined) => Result<Model>;
+
+export function keptModels(knowledge: IsolationKnowledge, limits: Limits): Models {
+  const kept = new Map<string, Result<Model>>();
+  return (machine, maxRoots, counts) => {
+    const { family, archetype, stations } = machine;
+    const key = JSON.stringify([family, archetype, stations, maxRoots, counts]);
+    const used = counts ? withCounts(knowledge, counts, limits) : knowledge;
+    const known = kept.get(key) ?? modelOf(machine, maxRoots, used, limits);
+    kept.set(key, known);
+    return known;
+  };
+}

@@ -1,0 +1,135 @@
+import { limitOf } from "../knowledge/resolve-limits";
+import type { Fault, Limits, OutcomeRow, When } from "../knowledge/types";
+import { type Circumstance, type MachineState, machineState, type PathKnowledge } from "./power-path";
+
+/** What the shop's own closed jobs have shown. */
+export interface ShopCounts {
+  readonly jobs: readonly { readonly family: string; readonly count: number }[];
+  readonly faults: readonly { readonly family: string; readonly fault: string; readonly count: number }[];
+  readonly answers: readonly {
+    readonly moveId: string;
+    /** The case that held, by `caseKey`. */
+    readonly case: string;
+    readonly outcomeId: string;
+    readonly count: number;
+  }[];
+}
+
+/** A closed job as far as it teaches: what was wrong, how sure that is, and what was answered before anything was done. */
+export interface ClosedJob {
+  readonly family: string;
+  /** Roots shown by a direct proof count once; a root that was only cured by a repair that held counts half. */
+  readonly roots: readonly { readonly fault: string; readonly isProven: boolean }[];
+  /** Everything that was wrong, consequences included. */
+  readonly present: readonly string[];
+  readonly answers: readonly {
+    readonly moveId: string;
+    readonly outcomeId: string;
+    readonly circumstance: Circumstance;
+  }[];
+}
+
+const CURED_ONLY = 0.5;
+
+export function caseKey({ condition, is, sign, otherwise }: When): string {
+  if (otherwise) return "otherwise";
+  return sign === undefined ? `${condition}=${is}` : `sign ${sign}`;
+}
+
+function meets({ condition, is, sign, otherwise }: When, state: MachineState): boolean {
+  if (otherwise) return true;
+  return sign === undefined ? state.conditions[condition ?? ""] === is : state.signs.has(sign);
+}
+
+function bump(map: Map<string, number>, key: readonly string[], by: number): void {
+  const name = JSON.stringify(key);
+  map.set(name, (map.get(name) ?? 0) + by);
+}
+
+/**
+ * What a shop's closed jobs add up to. A job counts once, however many roots it had: they share it.
+ * Answers are counted in the case that held under what was wrong, for proven jobs only.
+ */
+export function countsOf(
+  jobs: readonly ClosedJob[],
+  knowledge: PathKnowledge & { readonly outcomes: readonly OutcomeRow[] },
+): ShopCounts {
+  const [families, faults, answers] = [
+    new Map<string, number>(),
+    new Map<string, number>(),
+    new Map<string, number>(),
+  ];
+  for (const { family, roots, present, answers: given } of jobs) {
+    if (roots.length === 0) continue;
+    let worth = 0;
+    for (const { fault, isProven } of roots) {
+      const share = (isProven ? 1 : CURED_ONLY) / roots.length;
+      bump(faults, [family, fault], share);
+      worth += share;
+    }
+    bump(families, [family], worth);
+    if (!roots.every(({ isProven }) => isProven)) continue;
+    for (const { moveId, outcomeId, circumstance } of given) {
+      const state = machineState(present, circumstance, knowledge);
+      const row = knowledge.outcomes.find((one) => one.moveId === moveId && meets(one.when, state));
+      if (row) bump(answers, [moveId, caseKey(row.when), outcomeId], 1);
+    }
+  }
+  const rows = (map: Map<string, number>): [string[], number][] =>
+    [...map].map(([name, count]) => [JSON.parse(name), count]);
+  return {
+    jobs: rows(families).map(([[family = ""], count]) => ({ family, count })),
+    faults: rows(faults).map(([[family = "", fault = ""], count]) => ({ family, fault, count })),
+    answers: rows(answers).map(([[moveId = "", key = "", outcomeId = ""], count]) => ({
+      moveId,
+      case: key,
+      outcomeId,
+      count,
+    })),
+  };
+}
+
+/** Knowledge as the shop's counts leave it: the shipped chances are worth a number of jobs, the counts are added to them. */
+export function withCounts<
+  K extends { readonly faults: readonly Fault[]; readonly outcomes: readonly OutcomeRow[] },
+>(knowledge: K, counts: ShopCounts, limits: Limits): K {
+  const faultStrength = limitOf(limits, "fault-counts-strength").value;
+  const answerStrength = limitOf(limits, "answer-counts-strength").value;
+  const totals = new Map<string, number>();
+  for (const { odds } of knowledge.faults)
+    for (const [family, one] of Object.entries(odds)) totals.set(family, (totals.get(family) ?? 0) + one);
+  const jobsOf = new Map(counts.jobs.map(({ family, count }) => [family, count]));
+  const faultOf = new Map(counts.faults.map(({ family, fault, count }) => [`${family} ${fault}`, count]));
+  const moved = (family: string, fault: string, odds: number): number => {
+    const share = odds / (totals.get(family) ?? 1);
+    const jobs = jobsOf.get(family) ?? 0;
+    if (jobs === 0) return odds;
+    const counted =
+      (share * faultStrength + (faultOf.get(`${family} ${fault}`) ?? 0)) / (faultStrength + jobs);
+    return counted * (totals.get(family) ?? 1);
+  };
+  const answered = new Map<string, Map<string, number>>();
+  for (const { moveId, case: key, outcomeId, count } of counts.answers) {
+    const of = answered.get(`${moveId} ${key}`) ?? new Map<string, number>();
+    of.set(outcomeId, (of.get(outcomeId) ?? 0) + count);
+    answered.set(`${moveId} ${key}`, of);
+  }
+  return {
+    ...knowledge,
+    faults: knowledge.faults.map((fault) => ({
+      ...fault,
+      odds: Object.fromEntries(
+        Object.entries(fault.odds).map(([family, odds]) => [family, moved(family, fault.id, odds)]),
+      ),
+    })),
+    outcomes: knowledge.outcomes.map((row) => {
+      const of = answered.get(`${row.moveId} ${caseKey(row.when)}`);
+      if (!of) return row;
+      const all = [...of.values()].reduce((sum, one) => sum + one, 0);
+      return {
+        ...row,
+        p: (row.p * answerStrength + (of.get(row.outcomeId) ?? 0)) / (answerStrength + all),
+      };
+    }),
+  };
+}
