@@ -65,6 +65,7 @@ module.exports = {
         "simulation/",
         "knowledge/types\\.ts$",
       ),
+      external("complex\\.js"),
     ),
     allow("^src/core/shop/", CORE_BASE, core("knowledge/", "safety/", "shop/"), YUP),
     allow(

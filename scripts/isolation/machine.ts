@@ -22,6 +22,7 @@ export interface Bench {
     readonly access: readonly Access[];
     readonly repairs: readonly Repair[];
     readonly stations: Knowledge["stations"];
+    readonly inseparable: Knowledge["inseparable"];
   };
   readonly limits: Limits;
 }
@@ -216,21 +217,27 @@ export function repair(bench: Bench, hidden: Hidden, { belief }: Search): number
 
 /** The root named first, and whether it is right: itself, or one that is cured by the same repair. */
 export function named(
-  { model }: Bench,
+  { model, knowledge }: Bench,
   hidden: Hidden,
   { belief }: Search,
 ): { readonly first: string; readonly exact: boolean; readonly cure: boolean; readonly chance: number } {
   const { faults, all } = model.hypotheses;
+  // Faults that nothing tells apart are one suspect on the screen, and one here.
+  const groupOf = (id: string | undefined): string =>
+    knowledge.inseparable.find((group) => group.faults.includes(id ?? ""))?.faults[0] ?? id ?? "";
+  const numberOf = new Map(faults.map(({ id }, index) => [id, index]));
+  const rowOf = faults.map(({ id }, index) => numberOf.get(groupOf(id)) ?? index);
   const byRoot = new Float64Array(faults.length);
   all.forEach(({ roots }, index) => {
-    for (const root of roots) byRoot[root] = (byRoot[root] ?? 0) + (belief[index] ?? 0);
+    for (const row of new Set(roots.map((root) => rowOf[root] ?? root)))
+      byRoot[row] = (byRoot[row] ?? 0) + (belief[index] ?? 0);
   });
   const at = byRoot.indexOf(Math.max(...byRoot));
   const first = faults[at];
   const repairOf = (id: string): string | undefined => faults.find((fault) => fault.id === id)?.fix.repair;
   return {
     first: first?.id ?? "",
-    exact: hidden.roots.includes(first?.id ?? ""),
+    exact: hidden.roots.some((root) => groupOf(root) === groupOf(first?.id)),
     cure: hidden.roots.some((root) => repairOf(root) === first?.fix.repair),
     chance: byRoot[at] ?? 0,
   };

@@ -118,7 +118,7 @@ export function reducedBench(seed: number, hasAccess: boolean, limits: Limits): 
     family: FAMILY,
     model,
     groups: repairGroups(model, [], repairs, {}, MINUTE, limits),
-    knowledge: { access, repairs, stations: [] },
+    knowledge: { access, repairs, stations: [], inseparable: [] },
     limits,
   };
 }
