@@ -67,7 +67,12 @@ module.exports = {
       ),
       external("complex\\.js"),
     ),
-    allow("^src/core/shop/", CORE_BASE, core("knowledge/", "safety/", "shop/"), YUP),
+    allow(
+      "^src/core/shop/",
+      CORE_BASE,
+      core("knowledge/", "safety/", "shop/", "isolation/shop-counts\\.ts$"),
+      YUP,
+    ),
     allow(
       "^src/core/job/",
       core(
@@ -79,6 +84,7 @@ module.exports = {
         "tools/tool\\.ts$",
         "tools/finding\\.input\\.ts$",
         "isolation/isolate\\.ts$",
+        "isolation/shop-counts\\.ts$",
         "decision/",
         "job/",
       ),

@@ -64,6 +64,7 @@ export const TERN_QUAY: Settings = {
     "thermometer",
   ],
   dischargeSchool: "resistor-then-short",
+  usesCounts: false,
   limits: {},
 };
 

@@ -1,5 +1,6 @@
 import { machinePrice } from "../decision/decision-case";
 import type { IsolateRequest } from "../isolation/isolate";
+import type { ShopCounts } from "../isolation/shop-counts";
 import type { Access, Knowledge, Limits } from "../knowledge/types";
 import type { BenchState } from "../safety/bench-state";
 import type { Complaint } from "./entry";
@@ -15,6 +16,7 @@ export interface RequestGround {
   readonly stations: Knowledge["stations"];
   readonly limits: Limits;
   readonly settings: { readonly currency: string };
+  readonly counts: ShopCounts | undefined;
 }
 
 /** The bench as it may be relied on at this moment. */
@@ -98,6 +100,11 @@ function machineOf(job: JobView, ground: RequestGround): IsolateRequest["machine
   };
 }
 
+/** The counts as a request carries them: lists of its own. */
+function plainCounts({ jobs, faults, answers }: ShopCounts) {
+  return { jobs: [...jobs], faults: [...faults], answers: [...answers] };
+}
+
 /** A job as isolation takes it, with the prices that are known for it. */
 export function isolationRequest(
   job: JobView,
@@ -133,5 +140,6 @@ export function isolationRequest(
         .filter(([of]) => of !== "machine")
         .map(([repair, price]) => ({ repair, minor: price })),
     },
+    ...(ground.counts ? { options: { shopCounts: plainCounts(ground.counts) } } : {}),
   };
 }

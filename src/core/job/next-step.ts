@@ -114,7 +114,7 @@ function doable(view: JobView, ground: StepGround): NextStep {
   const owed = owedChecks(view, ground);
   if (owed.length > 0 && view.interventions.length === 0)
     return step("make-safe", "now/dead-checks", { left: owed.length });
-  if (view.takenIn?.family === "not-known") return step("take-in", "now/family");
+  if (view.takenIn?.family === "not-known") return step("isolate", "now/family");
   const repair = repairStep(view, ground);
   if (repair) return repair;
   const capacitor = unmeasured(view);

@@ -83,5 +83,6 @@ export const settingsSchema = strictObject({
   instruments,
   kit: yup.array(yup.string().required().max(60)).label("Kit").required().max(60),
   dischargeSchool: yup.string().label("Way of draining").oneOf(DISCHARGE_SCHOOLS).required(),
+  usesCounts: yup.boolean().label("Learn from closed jobs").required(),
   limits: yup.object().label("Own limits").required(),
 });

@@ -31,6 +31,8 @@ export interface Settings {
   readonly instruments: readonly Instrument[];
   readonly kit: readonly string[];
   readonly dischargeSchool: DischargeSchool;
+  /** Whether the shop's own closed jobs count in the suspects' chances. */
+  readonly usesCounts: boolean;
   /** Limits the shop has set for itself, by limit id, SI. */
   readonly limits: Readonly<Record<string, number>>;
 }
@@ -58,5 +60,6 @@ export const DEFAULT_SETTINGS: Settings = {
   ],
   kit: [],
   dischargeSchool: "resistor-then-short",
+  usesCounts: false,
   limits: {},
 };

@@ -1,3 +1,4 @@
+import type { ShopCounts } from "../isolation/shop-counts";
 import type { Knowledge, Limits } from "../knowledge/types";
 import type { Settings } from "./settings";
 
@@ -10,6 +11,8 @@ export interface Shop {
   readonly signs: Knowledge["signs"];
   readonly deadChecks: Knowledge["deadChecks"];
   readonly moves: Knowledge["moves"];
+  /** What the shop's own closed jobs add to the chances; nothing unless the shop has chosen so. */
+  readonly counts: ShopCounts | undefined;
   /** The moment the page was made: screens tick on from it. */
   readonly now: string;
 }

@@ -11,8 +11,12 @@ import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
 import { NotCovered } from "../isolation/NotCovered";
 import { useIsolation } from "../isolation/use-isolation";
 import { BuiltFrom } from "./BuiltFrom";
+import { Conflict } from "./Conflict";
+import { Kinds } from "./Kinds";
+import { MindChangers } from "./MindChangers";
 import { NextMove } from "./NextMove";
 import { FoldedPath, PowerPath } from "./PowerPath";
+import { Standpoints } from "./Standpoints";
 import { StopCall, Suspects } from "./Suspects";
 
 interface ReadyProps {
@@ -106,19 +110,6 @@ function Alternatives({ moves, rest, knowledge, shop, onChoose }: OthersProps) {
   );
 }
 
-function Conflict({ isolation, job }: { readonly isolation: Isolation; readonly job: JobView }) {
-  const [conflict] = isolation.conflicts;
-  if (!conflict) return null;
-  return (
-    <p role="status" className="half-hatched mt-2 border border-ink p-1.5">
-      <span className="block bg-paper px-3 py-2">
-        <b>These answers do not fit together.</b> Look again at line {conflict.doubted.join(" or ")}: it is
-        the one most in doubt among {job.answers.length}.
-      </span>
-    </p>
-  );
-}
-
 /** Moves that can be made on this machine and were not asked since the last repair. */
 function unasked(job: JobView, knowledge: Knowledge, stations: ReadonlySet<string>): readonly Move[] {
   const epoch = job.interventions.length;
@@ -159,6 +150,13 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
       <FoldedPath shares={isolation.stations} stations={knowledge.stations} />
       <div className="mt-2 grid gap-x-7 gap-y-4 lg:grid-cols-[minmax(0,1fr)_330px]">
         <div className="min-w-0" aria-busy={!isSettled} data-testid="moves">
+          <Conflict
+            conflict={isolation.conflicts[0]}
+            job={screen.job}
+            knowledge={knowledge}
+            shop={shop}
+            onAsk={setOwn}
+          />
           {move ? (
             <NextMove
               key={move.id}
@@ -169,18 +167,25 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
               rated={chosen}
               isRaised={isolation.isTierRaised}
               isOwnChoice={own === move.id && isolation.moves[0]?.moveId !== move.id}
+              first={isolation.moves[0]}
             />
           ) : (
             <section className="move px-5 py-5">
               <h1 className="font-bold text-[30px] leading-tight">No move left is worth its price</h1>
               <StopCall isolation={isolation} knowledge={knowledge} shop={shop} />
+              <p className="mt-3 flex flex-wrap gap-3">
+                <a className="btn btn-primary btn-loud" href={`/jobs/${screen.job.jobId}/decide`}>
+                  Decide what to do
+                </a>
+              </p>
             </section>
           )}
-          <Conflict isolation={isolation} job={screen.job} />
           <Alternatives moves={others} rest={rest} knowledge={knowledge} shop={shop} onChoose={setOwn} />
           <BuiltFrom job={screen.job} stations={knowledge.stations} present={stations} />
+          <Standpoints history={isolation.history} job={screen.job} knowledge={knowledge} shop={shop} />
         </div>
         <aside>
+          <Kinds kinds={isolation.kinds} job={screen.job} shop={shop} />
           <Suspects
             isolation={isolation}
             knowledge={knowledge}
@@ -189,6 +194,7 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
             station={station}
           />
           {move ? <StopCall isolation={isolation} knowledge={knowledge} shop={shop} /> : null}
+          <MindChangers isolation={isolation} knowledge={knowledge} />
         </aside>
       </div>
     </>

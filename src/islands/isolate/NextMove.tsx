@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { RatedMove } from "@/core/isolation/next-move";
 import { owedChecks } from "@/core/job/next-step";
 import type { Knowledge } from "@/core/knowledge/types";
-import { formatChance } from "@/core/quantity/format";
+import { formatChance, formatMoney } from "@/core/quantity/format";
 import { Choices } from "../fields/Choices";
 import { Problem } from "../fields/Problem";
 import { BenchGate } from "../frame/BenchGate";
@@ -71,7 +71,9 @@ function Answers({ move, rated, knowledge, onKeep, isBusy }: AnswersProps) {
               {move.words[outcomeId] ?? outcomeId}
             </span>
             <span className="block text-[15px] text-soft leading-tight">
-              {chance === undefined ? "" : formatChance(chance)} {thenWords(knowledge, rated, outcomeId)}
+              {[chance === undefined ? "" : formatChance(chance), thenWords(knowledge, rated, outcomeId)]
+                .filter((part) => part !== "")
+                .join(", ")}
             </span>
           </button>
         );
@@ -173,8 +175,38 @@ function Care({ move, shop, knowledge }: Pick<MoveProps, "move" | "shop" | "know
   return parts.length === 0 ? null : <p className="text-[17px]">{parts.join(" ")}</p>;
 }
 
+/** Why this move is not the one advised: what it comes to beside the first, and whether it waits for its tier. */
+function WhyNotFirst({
+  move,
+  rated,
+  first,
+  knowledge,
+  shop,
+}: MoveProps & { readonly first: RatedMove | undefined }) {
+  const advised = knowledge.moves.find(({ id }) => id === first?.moveId);
+  if (!first || !advised) return null;
+  const money = (minor: number): string => formatMoney(Math.round(minor), shop.settings.currency);
+  const words = rated
+    ? `Done first it comes to ${money(rated.expectedTotal)} in all; “${inSentence(advised.title)}” first, to ${money(first.expectedTotal)}.`
+    : `None of its answers is worth its minutes now; “${inSentence(advised.title)}” is.`;
+  const tier =
+    move.tier > first.tier ? " It is live: unplugged moves come first while one is worth its price." : "";
+  return (
+    <p className="mb-1" data-testid="why-not">
+      <b className="font-semibold">Why it is not first:</b> {words}
+      {tier}
+    </p>
+  );
+}
+
 /** The next move: what to do, why, in which state, and its answers as large buttons or one number field. */
-export function NextMove(props: MoveProps & { readonly isRaised: boolean; readonly isOwnChoice: boolean }) {
+export function NextMove(
+  props: MoveProps & {
+    readonly isRaised: boolean;
+    readonly isOwnChoice: boolean;
+    readonly first: RatedMove | undefined;
+  },
+) {
   const { move, isRaised, isOwnChoice } = props;
   const likeliest = [...(props.rated?.answers ?? [])].sort((one, other) => other.chance - one.chance)[0];
   const why = likeliest
@@ -187,6 +219,7 @@ export function NextMove(props: MoveProps & { readonly isRaised: boolean; readon
       <p className="mt-1 text-[17px]">{move.how}</p>
       <Care move={move} shop={props.shop} knowledge={props.knowledge} />
       <p className="mb-1 text-soft">{why}</p>
+      {isOwnChoice ? <WhyNotFirst {...props} /> : null}
       {isRaised && !isOwnChoice ? (
         <p className="mb-1 font-semibold text-brass">
           Live, since no unplugged move left could change the decision.

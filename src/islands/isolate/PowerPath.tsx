@@ -20,6 +20,32 @@ interface BlockProps {
   readonly width: number;
 }
 
+/** Over a narrow block "about" stands above its figure, so that neighbours keep apart. */
+const NARROW = 75;
+
+function ChanceAbove({
+  chance,
+  x,
+  width,
+}: {
+  readonly chance: number;
+  readonly x: number;
+  readonly width: number;
+}) {
+  const words = formatChance(chance);
+  const [about, ...figure] = words.split(" ");
+  const lines = width < NARROW ? [about ?? "", figure.join(" ")] : [words];
+  return (
+    <text textAnchor="middle" fontSize={width < NARROW ? 14 : 16} fontWeight="600" className="fill-ink">
+      {lines.map((line, index) => (
+        <tspan key={line} x={x} y={13 - 15 * (lines.length - 1 - index)}>
+          {line}
+        </tspan>
+      ))}
+    </text>
+  );
+}
+
 /** A block filled with copper to its chance, a dashed neck while unlikely, a solid neck with its line once proved good. */
 function Block({ share, x, width }: BlockProps) {
   if (share.chance >= SHOWN_FROM) {
@@ -45,16 +71,7 @@ function Block({ share, x, width }: BlockProps) {
           className="fill-copper"
           style={{ transition: "all 400ms" }}
         />
-        <text
-          x={x}
-          y="13"
-          textAnchor="middle"
-          fontSize={width < 70 ? 14 : 16}
-          fontWeight="600"
-          className="fill-ink"
-        >
-          {formatChance(share.chance)}
-        </text>
+        <ChanceAbove chance={share.chance} x={x} width={width} />
       </g>
     );
   }
@@ -102,7 +119,7 @@ export function PowerPath({ shares, stations, chosen, onChoose }: PathProps) {
   return (
     <div className="relative hidden md:block">
       <svg
-        viewBox={`0 0 ${WIDTH} 108`}
+        viewBox={`0 -16 ${WIDTH} 124`}
         className="w-full"
         role="img"
         aria-label={`Power path. ${shown.map((share) => words(share, labelOf(share.id))).join(". ")}`}

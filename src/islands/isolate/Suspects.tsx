@@ -58,7 +58,10 @@ function Row({ suspect, ...props }: SuspectsProps & { readonly suspect: Suspect 
   return (
     <li className="border-rule border-t py-2.5" data-testid="suspect">
       <div className="flex justify-between gap-3 font-semibold text-[17px]">
-        <span>{suspect.roots.map((id) => faultLabel(knowledge, id)).join(" and ")}</span>
+        <span>
+          {suspect.roots.map((id) => faultLabel(knowledge, id)).join(" and ")}
+          {suspect.alike.map((id) => ` or ${inSentence(faultLabel(knowledge, id))}`)}
+        </span>
         <span className="whitespace-nowrap font-medium">{formatChance(suspect.chance)}</span>
       </div>
       <div className="my-1.5 h-2 bg-neck" aria-hidden="true">

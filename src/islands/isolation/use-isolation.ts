@@ -84,7 +84,13 @@ export function useIsolation(screen: JobScreen, shop: Shop): ShownIsolation {
       say(await ready.worker.isolate(request), false);
       // One step at once; two steps refine the first choice while the repairer reads.
       if (isCurrent)
-        say(await ready.worker.isolate({ ...request, options: { ...request.options, lookAhead: 2 } }), true);
+        say(
+          await ready.worker.isolate({
+            ...request,
+            options: { ...request.options, lookAhead: 2, maxRoots: 3 },
+          }),
+          true,
+        );
     };
     void work();
     return () => {

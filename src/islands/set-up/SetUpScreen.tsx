@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { type ComponentProps, useState } from "react";
 import type { Knowledge } from "@/core/knowledge/types";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
@@ -6,6 +6,7 @@ import { PlainFrame } from "../frame/PlainFrame";
 import { useAwake } from "../state/awake";
 import { benchName, setBenchName } from "../state/person";
 import { DISCHARGE_CHOICES } from "../words/schools";
+import { Counts } from "./Counts";
 import { Instruments } from "./Instruments";
 import { type SetUpDraft, type StoredSettings, useSetUp } from "./use-set-up";
 
@@ -13,6 +14,8 @@ interface SetUpProps {
   readonly stored: StoredSettings;
   readonly regions: Knowledge["regions"];
   readonly kit: Knowledge["kit"];
+  readonly counts: ComponentProps<typeof Counts>["counts"];
+  readonly names: ComponentProps<typeof Counts>["names"];
   /** The access code, where the shop is served beyond this machine. */
   readonly access: { readonly code: string; readonly address: string; readonly picture: string } | null;
 }
@@ -184,6 +187,12 @@ function SetUpForm(props: SetUpProps) {
             The first is the default: the fall is seen, the terminals are not pitted, and the short at the end
             is the last assurance. A short as the first step is only let pass for a part that holds little.
           </p>
+          <Counts
+            counts={props.counts}
+            names={props.names}
+            isOn={model.draft.usesCounts}
+            onChange={(usesCounts) => model.set({ usesCounts })}
+          />
           <ThisDevice />
           <h2 className="font-bold text-lg">Access</h2>
           <Access access={access} />

@@ -14,7 +14,8 @@ export interface StoredSettings {
 export async function readSettings(on: Executor): Promise<StoredSettings> {
   const row = (await on.select().from(settings).where(eq(settings.id, 1)))[0];
   if (!row) return { value: DEFAULT_SETTINGS, version: 0 };
-  const parsed = parseWith(settingsSchema, row.value);
+  // A setting that came with a later version has its default until it is set.
+  const parsed = parseWith(settingsSchema, { ...DEFAULT_SETTINGS, ...(row.value as object) });
   if (!parsed.ok)
     throw new Error(`stored settings do not fit: ${parsed.issues.map(({ message }) => message).join(" ")}`);
   return { value: parsed.value as Settings, version: row.version };

@@ -79,7 +79,7 @@ export async function decisionFor(
   const request = isolationRequest(
     view,
     { bench: view.bench, isMadeSafe: false },
-    { ...knowledge, limits, settings },
+    { ...knowledge, limits, settings, counts: ground.counts },
   );
   const isolation = await isolateOffThread(request, ground);
   if (!isolation.ok) return isolation;

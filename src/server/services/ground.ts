@@ -1,9 +1,11 @@
+import type { ShopCounts } from "@/core/isolation/shop-counts";
 import { resolveLimits } from "@/core/knowledge/resolve-limits";
 import type { Knowledge, Limits } from "@/core/knowledge/types";
 import type { Executor } from "@/server/db/executor";
 import { shopDatabase } from "@/server/db/shop-database";
 import { readSettings, type StoredSettings } from "@/server/repositories/settings";
 import { shopKnowledge } from "./knowledge";
+import { shopCounts } from "./shop-counts";
 
 /** What every service stands on. */
 export interface Ground {
@@ -11,6 +13,8 @@ export interface Ground {
   readonly knowledge: Knowledge;
   readonly settings: StoredSettings;
   readonly limits: Limits;
+  /** What the shop's own closed jobs add to the chances; nothing unless the shop has chosen so. */
+  readonly counts: ShopCounts | undefined;
 }
 
 export async function groundOn(db: Executor): Promise<Ground> {
@@ -19,7 +23,8 @@ export async function groundOn(db: Executor): Promise<Ground> {
   const limits = resolveLimits(knowledge, settings.value.limits);
   if (!limits.ok)
     throw new Error(`stored limits do not fit: ${limits.issues.map(({ message }) => message).join(" ")}`);
-  return { db, knowledge, settings, limits: limits.value };
+  const counts = settings.value.usesCounts ? await shopCounts(db, knowledge, limits.value) : undefined;
+  return { db, knowledge, settings, limits: limits.value, counts };
 }
 
 export async function shopGround(): Promise<Ground> {

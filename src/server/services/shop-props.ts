@@ -2,7 +2,17 @@ import type { Shop } from "@/core/shop/shop";
 import type { Ground } from "./ground";
 
 /** The props that every screen gets with its page. */
-export function shopProps({ settings, limits, knowledge }: Ground, now: string): Shop {
+export function shopProps({ settings, limits, knowledge, counts }: Ground, now: string): Shop {
   const { version: knowledgeVersion, families, signs, deadChecks, moves } = knowledge;
-  return { settings: settings.value, limits, knowledgeVersion, families, signs, deadChecks, moves, now };
+  return {
+    settings: settings.value,
+    limits,
+    knowledgeVersion,
+    families,
+    signs,
+    deadChecks,
+    moves,
+    counts,
+    now,
+  };
 }

@@ -18,22 +18,36 @@ describe("faults and moves", () => {
   });
 });
 
+/** Machines with hidden faults of every family: what ours, the fixed list and the informed choice come to. */
+function twentyOf(family: string) {
+  const bench = benchFor(family, KNOWLEDGE, LIMITS);
+  const machines = Array.from({ length: MACHINES }, (_, index) => hide(bench, 1 + index * 104_729));
+  const [policy, list] = [ours(1), checklist(bench)];
+  const own = machines.map((hidden) => run(bench, hidden, policy));
+  return {
+    family,
+    cured: mean(own.map(({ cure }) => Number(cure))),
+    own: mean(own.map(({ cost }) => cost)),
+    listed: mean(machines.map((hidden) => runToThresholds(bench, hidden, list)[AT]?.cost ?? 0)),
+    informed: mean(machines.map((hidden) => run(bench, hidden, informationOurStop).cost)),
+  };
+}
+
 describe("twenty machines a family with hidden faults", () => {
-  const families = KNOWLEDGE.families.filter(({ stations }) => stations.length > 0).map(({ id }) => id);
-  it.each(families)("%s", (family) => {
-    const bench = benchFor(family, KNOWLEDGE, LIMITS);
-    const machines = Array.from({ length: MACHINES }, (_, index) => hide(bench, 1 + index * 104_729));
-    const policy = ours(1);
-    const own = machines.map((hidden) => run(bench, hidden, policy));
-    const cost = mean(own.map((one) => one.cost));
-    expect(mean(own.map(({ cure }) => Number(cure)))).toBeGreaterThanOrEqual(0.6);
-    const list = checklist(bench);
-    expect(cost).toBeLessThan(
-      mean(machines.map((hidden) => runToThresholds(bench, hidden, list)[AT]?.cost ?? 0)),
-    );
-    // Twenty machines are few: the aim of 1 % is the bench's, this only catches a broken ranking.
-    const informed = machines.map((hidden) => run(bench, hidden, informationOurStop).cost);
-    expect(cost).toBeLessThan(1.15 * mean(informed));
+  const families = KNOWLEDGE.families.filter(({ stations }) => stations.length > 0);
+  const all = families.map(({ id }) => twentyOf(id));
+
+  it.each(all.map((one) => [one.family, one] as const))(
+    "%s: the root is mostly named, for less than by the list",
+    (_, one) => {
+      expect(one.cured).toBeGreaterThanOrEqual(0.6);
+      expect(one.own).toBeLessThan(one.listed);
+    },
+  );
+
+  it("cost over all families no more than a twentieth above the informed choice", () => {
+    // The aim of 1 % is the bench's, on many more machines: this only catches a broken ranking.
+    expect(mean(all.map(({ own }) => own))).toBeLessThan(1.05 * mean(all.map(({ informed }) => informed)));
   });
 });
 

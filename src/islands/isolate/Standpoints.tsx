@@ -1,0 +1,56 @@
+import type { Standpoint } from "@/core/isolation/history";
+import type { JobView } from "@/core/job/reduce";
+import type { Knowledge } from "@/core/knowledge/types";
+import { formatChance } from "@/core/quantity/format";
+import type { Shop } from "@/core/shop/shop";
+import { faultLabel } from "../isolation/names";
+import { lineWords } from "../words/ledger";
+
+interface StandpointsProps {
+  readonly history: readonly Standpoint[];
+  readonly job: JobView;
+  readonly knowledge: Knowledge;
+  readonly shop: Shop;
+}
+
+const WORTH_NAMING = 0.05;
+
+function stepWords(job: JobView, shop: Shop, seq: number): string {
+  if (seq === 0) return "Before anything was known";
+  const line = job.ledger.find((one) => one.seq === seq);
+  return line ? lineWords(line, shop) : `Line ${seq}`;
+}
+
+/** How suspicion moved: the likeliest after each line, so that it can be seen what turned it. */
+export function Standpoints({ history, job, knowledge, shop }: StandpointsProps) {
+  if (history.length < 2) return null;
+  return (
+    <details className="mt-1" data-testid="history">
+      <summary className="inline-flex min-h-11 cursor-pointer items-center text-teal underline underline-offset-4">
+        How suspicion moved
+      </summary>
+      <ol className="border-ink border-t-2">
+        {history.map(({ seq, leading }) => (
+          <li key={seq} className="grid gap-x-5 gap-y-1 border-rule border-b py-2 md:grid-cols-2">
+            <span>
+              {seq > 0 ? <span className="num mr-2 text-soft">{seq}</span> : null}
+              {stepWords(job, shop, seq)}
+            </span>
+            <ul>
+              {leading
+                .filter(({ chance }, index) => index === 0 || chance >= WORTH_NAMING)
+                .map(({ root, chance }, index) => (
+                  <li key={root} className="flex items-center justify-between gap-3">
+                    <span className={index === 0 ? "font-semibold" : "text-soft"}>
+                      {faultLabel(knowledge, root)}
+                    </span>
+                    <span className="whitespace-nowrap text-soft">{formatChance(chance)}</span>
+                  </li>
+                ))}
+            </ul>
+          </li>
+        ))}
+      </ol>
+    </details>
+  );
+}
