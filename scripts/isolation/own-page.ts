@@ -60,12 +60,14 @@ function wayNamed({ ways }: FamilyReport, start: string): Way {
 
 const ownWay = (report: FamilyReport): Way => wayNamed(report, "ours");
 
-export function ownPart(reports: readonly FamilyReport[], reduced: ReducedReport, machines: number): string {
+export function ownPart(reports: readonly FamilyReport[], reduced: ReducedReport): string {
+  const machines = reports[0] ? ownWay(reports[0]).machines : 0;
   const stated = reports.flatMap((report) => report.stated);
   const { lines, error } = reliability(stated);
   const over = (start: string): number =>
     mean(reports.map((report) => ownWay(report).cost / wayNamed(report, start).cost));
   const rootFirst = mean(reports.map((report) => ownWay(report).rootFirst));
+  const twoFirst = mean(reports.map((report) => wayNamed(report, "ours, two").rootFirst));
   const cureFirst = mean(reports.map((report) => ownWay(report).cureFirst));
   const [overList, overStop] = [over("(a)"), over("(c) with our stop")];
   const lost = (how: "in-range" | "factor-of-two"): number => mean(reports.map(({ losses }) => losses[how]));
@@ -73,7 +75,7 @@ export function ownPart(reports: readonly FamilyReport[], reduced: ReducedReport
   const aims: [string, string, boolean][] = [
     [
       "root named first when measuring stops, at least 90 %",
-      `${percent(rootFirst, 1)} (${percent(cureFirst, 1)} when a fault with the same cure counts)`,
+      `${percent(rootFirst, 1)} one step ahead, ${percent(twoFirst, 1)} two steps ahead on a quarter of the machines (${percent(cureFirst, 1)} when a fault with the same cure counts)`,
       rootFirst >= 0.9,
     ],
     ["expected calibration error below 5 %", percent(error, 1), error < 0.05],

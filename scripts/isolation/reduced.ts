@@ -95,7 +95,7 @@ function movesFrom(random: SeededRandom, hasAccess: boolean): Move[] {
   }));
 }
 
-export function reducedBench(seed: number, hasAccess: boolean, limits: Limits): Bench {
+export function reducedBench(seed: number, hasAccess: boolean, limits: Limits, maxRoots: 1 | 2 = 2): Bench {
   const random = seededRandom(seed);
   const faults = faultsFrom(random);
   const moves = movesFrom(random, hasAccess);
@@ -113,7 +113,7 @@ export function reducedBench(seed: number, hasAccess: boolean, limits: Limits): 
     minutes: between(random, 4, 20),
     provenance: MADE_UP,
   }));
-  const model = modelFrom(buildHypotheses(faults, FAMILY, 2, limits), moves, tableFor(FAULTS, random));
+  const model = modelFrom(buildHypotheses(faults, FAMILY, maxRoots, limits), moves, tableFor(FAULTS, random));
   return {
     family: FAMILY,
     model,

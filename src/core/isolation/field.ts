@@ -208,13 +208,32 @@ function byCase(field: Field, { of }: Weights, move: number): ByCase {
   return { ...sums, count };
 }
 
-/** Each answer's chance, and the cost of trying repairs after it, both weighed by the whole: they need no division. */
-export function answersOf(
-  field: Field,
-  now: Weights,
-  move: number,
-  giveUp: number,
-): { readonly chance: Float64Array; readonly tryAfter: Float64Array } {
+/** What a move's answers come to. */
+export interface Answered {
+  readonly chance: Float64Array;
+  /** Cost of trying repairs after each answer, weighed by its chance. */
+  readonly tryAfter: Float64Array;
+  /** Doubt about the repair that is left on average, bits. */
+  readonly bitsLeft: number;
+}
+
+/** Doubt about the repair as things stand, bits; repairs that hardly count are left out, here as after an answer. */
+export function bitsNow(field: Field, { of, total }: Weights): number {
+  const weight = new Float64Array(field.groups);
+  for (let place = 0; place < field.size; place += 1) {
+    const group = field.group[place] ?? 0;
+    weight[group] = (weight[group] ?? 0) + (of[place] ?? 0);
+  }
+  return weight.reduce((bits, own) => (own > LEAST_CHANCE * total ? bits - share(own, total) : bits), 0);
+}
+
+/** One repair's part in the doubt, bits: negative. */
+function share(own: number, total: number): number {
+  return (own / total) * Math.log2(own / total);
+}
+
+/** Each answer's chance, and what trying repairs after it costs. */
+export function answersOf(field: Field, now: Weights, move: number, giveUp: number): Answered {
   const rows = field.rows[move] ?? [];
   const outcomes = rows[0]?.length ?? 0;
   const sums = byCase(field, now, move);
@@ -223,6 +242,7 @@ export function answersOf(
   const { groups } = field;
   if (room.groups.count < groups) room.groups = emptyGroups(groups);
   const { weight, cost, cures, trialCost, trialCures, worth, order } = room.groups;
+  let bitsLeft = 0;
   for (let outcome = 0; outcome < outcomes; outcome += 1) {
     weight.fill(0, 0, groups);
     cost.fill(0, 0, groups);
@@ -243,13 +263,14 @@ export function answersOf(
       if (own <= LEAST_CHANCE * total) continue;
       trialCost[count] = (cost[group] ?? 0) / own;
       trialCures[count] = (cures[group] ?? 0) / total;
+      bitsLeft -= (total / now.total) * share(own, total);
       count += 1;
     }
     chance[outcome] = total / now.total;
     tryAfter[outcome] =
       total > 0 ? (total / now.total) * trialCostOf(trialCost, trialCures, worth, order, count, giveUp) : 0;
   }
-  return { chance, tryAfter };
+  return { chance, tryAfter, bitsLeft };
 }
 
 /** The repairs that could be tried under these weights. */

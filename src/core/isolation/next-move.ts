@@ -5,7 +5,7 @@ import { limitOf } from "../knowledge/resolve-limits";
 import type { Access, Limits, Move, Repair } from "../knowledge/types";
 import { type Model, presentFaults, stateWith } from "./belief";
 import type { Intervention } from "./evidence";
-import { after, answersOf, type Field, fieldOf, trialsOf, type Weights } from "./field";
+import { after, answersOf, bitsNow, type Field, fieldOf, trialsOf, type Weights } from "./field";
 import type { Circumstance } from "./power-path";
 import { type PartPrices, repairGroups } from "./repair-groups";
 
@@ -19,6 +19,8 @@ export interface RatedMove {
   readonly stateMinutes: number;
   /** Expected cost from here when this is done first, then the best next, or repairs; minor units, unrounded. */
   readonly expectedTotal: number;
+  /** Share of the doubt about the repair that it takes away on average. */
+  readonly doubtRemoved: number;
   /** What it saves by itself against trying repairs now, for each minute it takes; minor units. */
   readonly savesPerMinute: number;
   readonly answers: readonly {
@@ -85,6 +87,8 @@ interface Ranking {
   readonly asked: ReadonlySet<string>;
   /** Number of the roots of each place of the field. */
   readonly roots: Int32Array;
+  /** Doubt about the repair now, bits. */
+  readonly bits: number;
 }
 
 /** A move as far as one step tells. */
@@ -98,6 +102,7 @@ interface Rated {
   /** Chance of each answer, and what trying repairs after it costs, weighed by that chance. */
   readonly chance: Float64Array;
   readonly tryAfter: Float64Array;
+  readonly bitsLeft: number;
 }
 
 function rate(
@@ -110,9 +115,9 @@ function rate(
   if (!move) return undefined;
   const stateMinutes = stateChangeMinutes(move, standing, ground.access, ground.limits);
   const price = (move.minutes + stateMinutes + move.hazardMinutes) * minuteMinor;
-  const { chance, tryAfter } = answersOf(field, now, index, ground.giveUp);
+  const { chance, tryAfter, bitsLeft } = answersOf(field, now, index, ground.giveUp);
   const total = price + tryAfter.reduce((sum, one) => sum + one, 0);
-  return { index, move, stateMinutes, price, total, chance, tryAfter };
+  return { index, move, stateMinutes, price, total, chance, tryAfter, bitsLeft };
 }
 
 /**
@@ -200,11 +205,11 @@ function leaders({ model, field, now, roots }: Ranking, move: number, outcome: n
 
 function ratedMove(
   ranking: Ranking,
-  { index, move, stateMinutes, chance }: Rated,
+  { index, move, stateMinutes, chance, bitsLeft }: Rated,
   total: number,
   saves: number,
 ): RatedMove {
-  const { ground } = ranking;
+  const { ground, bits } = ranking;
   return {
     moveId: move.id,
     kind: move.kind,
@@ -212,6 +217,7 @@ function ratedMove(
     minutes: move.minutes,
     stateMinutes,
     expectedTotal: total,
+    doubtRemoved: bits > 0 ? Math.max(0, 1 - bitsLeft / bits) : 0,
     savesPerMinute: saves / (move.minutes + stateMinutes),
     answers: move.outcomes.map((outcomeId, outcome) => ({
       outcomeId,
@@ -237,21 +243,38 @@ function rankingOf(model: Model, belief: Float64Array, asked: ReadonlySet<string
   const laid = fieldOf(model, belief, states, groups, ground.circumstance);
   const { numberOf } = rootNames(model);
   const roots = laid.field.hypothesis.map((hypothesis) => numberOf[hypothesis] ?? 0);
-  const ranking: Ranking = { model, ...laid, ground, minuteMinor, asked, roots };
+  const ranking: Ranking = {
+    model,
+    ...laid,
+    ground,
+    minuteMinor,
+    asked,
+    roots,
+    bits: bitsNow(laid.field, laid.now),
+  };
   return { ranking, groups };
 }
 
+/** A move with what it takes, hazard included, minutes. */
+interface Priced {
+  readonly rated: RatedMove;
+  readonly minutes: number;
+  readonly isRefined: boolean;
+}
+
 /**
- * Of moves in the first one's tier whose totals differ by less than the chances can tell, the one that saves most for
- * each minute comes first: a free look before a measurement.
+ * Of moves in the first one's tier that come to much the same, the one that removes most doubt for what it takes comes
+ * first: a look ahead of one or two steps does not see what a narrower field is worth later, and a free look stands before
+ * a measurement.
  */
-function readiestOfEqual(inOrder: readonly RatedMove[], share: number): RatedMove[] {
+function readiestOfEqual(inOrder: readonly Priced[], share: number): RatedMove[] {
   const [first] = inOrder;
   if (!first) return [];
-  const isNear = (one: RatedMove): boolean =>
-    one.tier === first.tier && one.expectedTotal <= first.expectedTotal * (1 + share);
-  const near = inOrder.filter(isNear).sort((one, other) => other.savesPerMinute - one.savesPerMinute);
-  return [...near, ...inOrder.filter((one) => !isNear(one))];
+  const isNear = ({ rated: { tier, expectedTotal } }: Priced): boolean =>
+    tier === first.rated.tier && expectedTotal <= first.rated.expectedTotal * (1 + share);
+  const pace = ({ rated, minutes }: Priced): number => rated.doubtRemoved / minutes;
+  const near = inOrder.filter(isNear).sort((one, other) => pace(other) - pace(one));
+  return [...near, ...inOrder.filter((one) => !isNear(one))].map(({ rated }) => rated);
 }
 
 /**
@@ -274,7 +297,7 @@ export function adviseMoves(
     .flatMap((move, index) => (asked.has(move.id) ? [] : (rate(ranking, now, index, ground.standing) ?? [])))
     .sort((one, other) => one.move.tier - other.move.tier || one.total - other.total);
   const isWorth = (total: number, without: number): boolean => without - total > leastWorth * tryNow;
-  const rated = open.flatMap((one, place) => {
+  const rated = open.flatMap((one, place): Priced[] => {
     const isRefined = ground.lookAhead === 2 && place < CANDIDATES;
     const total = isRefined ? Math.min(one.total, twoSteps(ranking, one)) : one.total;
     // What the best single move, or trying now, would cost without this one: only what is gained on that is its own.
@@ -283,17 +306,16 @@ export function adviseMoves(
     if (!isWorth(one.total, tryNow) && !isWorth(total, without)) return [];
     // What follows a move is not its own merit: a minute is priced by what the move itself saves.
     const saves = Math.max(tryNow - one.total, without - total);
-    return [{ move: ratedMove(ranking, one, total, saves), isRefined }];
+    const minutes = one.move.minutes + one.stateMinutes + one.move.hazardMinutes;
+    return [{ rated: ratedMove(ranking, one, total, saves), minutes, isRefined }];
   });
   const inOrder = readiestOfEqual(
-    rated
-      .sort(
-        (one, other) =>
-          one.move.tier - other.move.tier ||
-          Number(other.isRefined) - Number(one.isRefined) ||
-          one.move.expectedTotal - other.move.expectedTotal,
-      )
-      .map(({ move }) => move),
+    rated.sort(
+      (one, other) =>
+        one.rated.tier - other.rated.tier ||
+        Number(other.isRefined) - Number(one.isRefined) ||
+        one.rated.expectedTotal - other.rated.expectedTotal,
+    ),
     limitOf(ground.limits, "near-tie-share").value,
   );
   const first = inOrder[0];

@@ -5,7 +5,7 @@ import type { Access, Knowledge, Limits } from "../knowledge/types";
 import type { BenchState } from "../safety/bench-state";
 import type { Complaint } from "./entry";
 import { owedChecks } from "./next-step";
-import type { JobView } from "./reduce";
+import type { JobAnswer, JobView } from "./reduce";
 
 /** What the request needs to know beside the job. */
 export interface RequestGround {
@@ -14,6 +14,7 @@ export interface RequestGround {
   readonly access: readonly Access[];
   readonly archetypes: Knowledge["archetypes"];
   readonly stations: Knowledge["stations"];
+  readonly moves: Knowledge["moves"];
   readonly limits: Limits;
   readonly settings: { readonly currency: string };
   readonly counts: ShopCounts | undefined;
@@ -111,8 +112,12 @@ export function isolationRequest(
   { bench, isMadeSafe }: BenchNow,
   ground: RequestGround,
 ): IsolateRequest {
+  const machine = machineOf(job, ground);
+  // A clue to the kind of motor has done its work once the kind is settled: it is no move of that kind.
+  const isMeant = ({ moveId }: JobAnswer): boolean =>
+    ground.moves.find(({ id }) => id === moveId)?.families.includes(machine.family) ?? true;
   return {
-    machine: machineOf(job, ground),
+    machine,
     bench: {
       plug: bench.plug,
       drained: isMadeSafe,
@@ -121,7 +126,7 @@ export function isolationRequest(
     },
     evidence: [
       ...ownersReport(job, ground.signs),
-      ...job.answers.map(({ seq, epoch, circumstance, moveId, outcomeId, ratio }) => ({
+      ...job.answers.filter(isMeant).map(({ seq, epoch, circumstance, moveId, outcomeId, ratio }) => ({
         seq,
         epoch,
         circumstance,

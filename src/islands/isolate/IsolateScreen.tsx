@@ -4,7 +4,7 @@ import { movesFor } from "@/core/isolation/machine-model";
 import type { RatedMove } from "@/core/isolation/next-move";
 import type { JobView } from "@/core/job/reduce";
 import type { Knowledge, Move } from "@/core/knowledge/types";
-import { formatMoney } from "@/core/quantity/format";
+import { formatChance, formatMoney } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { JobFrame } from "../frame/JobFrame";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
@@ -28,6 +28,8 @@ interface ReadyProps {
 }
 
 const OTHERS = 3;
+/** Less is not worth a figure. */
+const LEAST_DOUBT = 0.05;
 
 interface OthersProps {
   readonly moves: readonly RatedMove[];
@@ -41,11 +43,13 @@ interface OthersProps {
 function OtherMove({
   move,
   minutes,
+  doubt,
   saves,
   onChoose,
 }: {
   readonly move: Move | undefined;
   readonly minutes: number;
+  readonly doubt: number;
   readonly saves: string | undefined;
   onChoose(moveId: string): void;
 }) {
@@ -55,13 +59,16 @@ function OtherMove({
       <button
         type="button"
         onClick={() => onChoose(move.id)}
-        className="grid min-h-12 w-full grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 text-left md:grid-cols-[minmax(0,1fr)_70px_200px]"
+        className="grid min-h-12 w-full grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 text-left md:grid-cols-[minmax(0,1fr)_150px_64px_180px]"
       >
         <span>
           {move.title}
           {move.tier > 1 ? <span className="ml-2 text-soft">live</span> : null}
         </span>
-        <span className="num hidden text-soft md:inline">{minutes} min</span>
+        <span className="hidden text-right text-soft md:inline">
+          {doubt >= LEAST_DOUBT ? `${formatChance(doubt)} of doubt` : ""}
+        </span>
+        <span className="hidden text-right text-soft md:inline">{minutes} min</span>
         <span className="text-right text-soft">
           {saves === undefined ? (
             "changes nothing"
@@ -83,17 +90,27 @@ function Alternatives({ moves, rest, knowledge, shop, onChoose }: OthersProps) {
   return (
     <>
       <ul aria-label="Other moves" className="mt-2">
-        {(isAll ? moves : moves.slice(0, OTHERS)).map(({ moveId, minutes, stateMinutes, savesPerMinute }) => (
+        {(isAll ? moves : moves.slice(0, OTHERS)).map(
+          ({ moveId, minutes, stateMinutes, doubtRemoved, savesPerMinute }) => (
+            <OtherMove
+              key={moveId}
+              move={knowledge.moves.find(({ id }) => id === moveId)}
+              minutes={minutes + stateMinutes}
+              doubt={doubtRemoved}
+              saves={money(savesPerMinute)}
+              onChoose={onChoose}
+            />
+          ),
+        )}
+        {(isAll ? rest : []).map((move) => (
           <OtherMove
-            key={moveId}
-            move={knowledge.moves.find(({ id }) => id === moveId)}
-            minutes={minutes + stateMinutes}
-            saves={money(savesPerMinute)}
+            key={move.id}
+            move={move}
+            minutes={move.minutes}
+            doubt={0}
+            saves={undefined}
             onChoose={onChoose}
           />
-        ))}
-        {(isAll ? rest : []).map((move) => (
-          <OtherMove key={move.id} move={move} minutes={move.minutes} saves={undefined} onChoose={onChoose} />
         ))}
       </ul>
       {hidden > 0 ? (

@@ -175,6 +175,13 @@ function Care({ move, shop, knowledge }: Pick<MoveProps, "move" | "shop" | "know
   return parts.length === 0 ? null : <p className="text-[17px]">{parts.join(" ")}</p>;
 }
 
+/** Doubt in the same coarse steps as chances. */
+function doubtWords(removed: number): string {
+  return removed < 0.05
+    ? "Takes little of the doubt away."
+    : `Takes ${formatChance(removed)} of the doubt away.`;
+}
+
 /** Why this move is not the one advised: what it comes to beside the first, and whether it waits for its tier. */
 function WhyNotFirst({
   move,
@@ -210,7 +217,7 @@ export function NextMove(
   const { move, isRaised, isOwnChoice } = props;
   const likeliest = [...(props.rated?.answers ?? [])].sort((one, other) => other.chance - one.chance)[0];
   const why = likeliest
-    ? `Likeliest answer: ${inSentence(move.words[likeliest.outcomeId] ?? likeliest.outcomeId)}, ${formatChance(likeliest.chance)}, ${thenWords(props.knowledge, props.rated, likeliest.outcomeId)}.`
+    ? `${doubtWords(props.rated?.doubtRemoved ?? 0)} Likeliest answer: ${inSentence(move.words[likeliest.outcomeId] ?? likeliest.outcomeId)}, ${formatChance(likeliest.chance)}, ${thenWords(props.knowledge, props.rated, likeliest.outcomeId)}.`
     : "It would change nothing that is done next.";
   return (
     <section aria-label="Next move" className="move px-5 py-4" data-testid="next-move">

@@ -21,16 +21,16 @@ export function Counts({ counts, names, isOn, onChange }: CountsProps) {
   return (
     <fieldset>
       <legend className="font-bold text-lg">Learning from closed jobs</legend>
-      <label className="flex min-h-11 items-center gap-3">
+      <label className="chip mt-1">
         <input
+          className="sr-only"
           type="checkbox"
-          className="checkbox"
           checked={isOn}
           onChange={(event) => onChange(event.target.checked)}
         />
         Let them move the chances of suspects
       </label>
-      <p className="text-soft">
+      <p className="mt-2 text-soft">
         A closed job counts once, where a direct reading proved the fault; a repair that held without one
         counts half. The shipped chances weigh as much as thirty jobs of a family. Off, nothing of this is
         used; nothing is lost either way.

@@ -11,48 +11,52 @@ const STEPS = RUNS.numRuns >= 1000 ? 10_000 : 200;
 
 /** A walk over answers, bench states and settings, each step asking for advice. */
 describe("a random walk", () => {
-  it("is never offered a live move against SAFETY, a move of no worth, or a figure that is none", () => {
-    const { next } = seededRandom(SEED);
-    const pick = <T>(from: readonly T[]): T => from[Math.floor(next() * from.length)] as T;
-    let request: IsolateRequest | undefined;
-    for (let step = 0; step < STEPS; step += 1) {
-      const family: string = request && next() > 0.1 ? request.machine.family : pick(FAMILIES);
-      const moves = KNOWLEDGE.moves.filter(
-        (move) => move.families.includes(family) && move.stations.length === 0,
-      );
-      const kept = request?.machine.family === family ? request.evidence.slice(-5) : [];
-      const move = moves.length > 0 ? pick(moves) : undefined;
-      const said =
-        move && next() > 0.3
-          ? [{ seq: step, moveId: move.id, outcomeId: pick([...move.outcomes, "not-sure", "could-not"]) }]
-          : [];
-      const deadChecksPassed = next() > 0.5;
-      request = {
-        machine: { family, value: { minor: Math.floor(next() * 60_000), currency: "EUR" } },
-        bench: {
-          plug: pick(["not-known", "plugged-in", "unplugged", "isolated"] as const),
-          drained: next() > 0.5,
-          deadChecksPassed,
-          opened: [],
-        },
-        evidence: [...kept.filter(({ moveId }) => moveId !== move?.id), ...said],
-      } as IsolateRequest;
-      const answer = isolate(request);
-      if (!answer.ok) {
-        expect(answer.issues[0]?.message.length, "says why").toBeGreaterThan(10);
-        expect(["isolation/out-of-scope", "isolation/nothing-explains"]).toContain(answer.issues[0]?.code);
-        continue;
+  it(
+    "is never offered a live move against SAFETY, a move of no worth, or a figure that is none",
+    () => {
+      const { next } = seededRandom(SEED);
+      const pick = <T>(from: readonly T[]): T => from[Math.floor(next() * from.length)] as T;
+      let request: IsolateRequest | undefined;
+      for (let step = 0; step < STEPS; step += 1) {
+        const family: string = request && next() > 0.1 ? request.machine.family : pick(FAMILIES);
+        const moves = KNOWLEDGE.moves.filter(
+          (move) => move.families.includes(family) && move.stations.length === 0,
+        );
+        const kept = request?.machine.family === family ? request.evidence.slice(-5) : [];
+        const move = moves.length > 0 ? pick(moves) : undefined;
+        const said =
+          move && next() > 0.3
+            ? [{ seq: step, moveId: move.id, outcomeId: pick([...move.outcomes, "not-sure", "could-not"]) }]
+            : [];
+        const deadChecksPassed = next() > 0.5;
+        request = {
+          machine: { family, value: { minor: Math.floor(next() * 60_000), currency: "EUR" } },
+          bench: {
+            plug: pick(["not-known", "plugged-in", "unplugged", "isolated"] as const),
+            drained: next() > 0.5,
+            deadChecksPassed,
+            opened: [],
+          },
+          evidence: [...kept.filter(({ moveId }) => moveId !== move?.id), ...said],
+        } as IsolateRequest;
+        const answer = isolate(request);
+        if (!answer.ok) {
+          expect(answer.issues[0]?.message.length, "says why").toBeGreaterThan(10);
+          expect(["isolation/out-of-scope", "isolation/nothing-explains"]).toContain(answer.issues[0]?.code);
+          continue;
+        }
+        const { moves: offered, stop, suspects } = answer.value;
+        const tiers = offered.map(({ tier }) => tier);
+        expect(tiers).toEqual([...tiers].sort((one, other) => one - other));
+        if (family === "not-known") expect(tiers.every((tier) => tier === 1)).toBe(true);
+        for (const one of offered) {
+          if (one.tier > 1) expect(one.blockedBy.includes("dead-checks")).toBe(!deadChecksPassed);
+          expect(one.expectedTotal).toBeLessThan(stop.trialCost);
+          expect(Number.isFinite(one.savesPerMinute)).toBe(true);
+        }
+        expect(suspects.every(({ chance }) => chance >= 0 && chance <= 1 + 1e-9)).toBe(true);
       }
-      const { moves: offered, stop, suspects } = answer.value;
-      const tiers = offered.map(({ tier }) => tier);
-      expect(tiers).toEqual([...tiers].sort((one, other) => one - other));
-      if (family === "not-known") expect(tiers.every((tier) => tier === 1)).toBe(true);
-      for (const one of offered) {
-        if (one.tier > 1) expect(one.blockedBy.includes("dead-checks")).toBe(!deadChecksPassed);
-        expect(one.expectedTotal).toBeLessThan(stop.trialCost);
-        expect(Number.isFinite(one.savesPerMinute)).toBe(true);
-      }
-      expect(suspects.every(({ chance }) => chance >= 0 && chance <= 1 + 1e-9)).toBe(true);
-    }
-  });
+    },
+    STEPS * 600,
+  );
 });
