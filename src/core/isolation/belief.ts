@@ -133,10 +133,17 @@ export function likelihoods(
     );
   const product = new Float64Array(model.states.length).fill(1);
   for (const answer of answers) {
+    const { circumstance, ratio } = answer;
     const move = moveIndex(model, answer);
-    model.states.forEach((state, index) => {
-      product[index] = (product[index] ?? 0) * likelihoodOf(model, move, answer, state);
-    });
+    const outcome = model.moves[move]?.outcomes.indexOf(answer.outcomeId) ?? -1;
+    const isPlain = ratio === undefined;
+    for (let index = 0; index < product.length; index += 1) {
+      const state = model.states[index] ?? 0;
+      const one = isPlain
+        ? model.table.chance(move, outcome, state, circumstance)
+        : likelihoodOf(model, move, answer, state);
+      product[index] = (product[index] ?? 0) * one;
+    }
   }
   return product;
 }
@@ -148,10 +155,15 @@ export function posterior(
   interventions: readonly Intervention[],
 ): Float64Array | undefined {
   const { all } = model.hypotheses;
-  const told = likelihoods(model, answers, interventions);
-  const weights = Float64Array.from(all, ({ prior }, index) => prior * (told[index] ?? 0));
-  const sum = weights.reduce((acc, one) => acc + one, 0);
-  return sum > 0 && Number.isFinite(sum) ? weights.map((one) => one / sum) : undefined;
+  const weights = likelihoods(model, answers, interventions);
+  let sum = 0;
+  for (let index = 0; index < weights.length; index += 1) {
+    weights[index] = (weights[index] ?? 0) * (all[index]?.prior ?? 0);
+    sum += weights[index] ?? 0;
+  }
+  if (!(sum > 0) || !Number.isFinite(sum)) return undefined;
+  for (let index = 0; index < weights.length; index += 1) weights[index] = (weights[index] ?? 0) / sum;
+  return weights;
 }
 
 /** The faults that are present now under a hypothesis, the intervention having worked: what the next answer is told by. */

@@ -72,11 +72,17 @@ function fitOf({ model, answers, interventions }: Told, set: Hypothesis): number
   return median === 0 ? 1 : likelihood(model, set, told, interventions) / median;
 }
 
+/** The likeliest sets; sorting thousands to find five would cost more than all else here. */
 function bestSets({ model, belief }: Told, many: number): Hypothesis[] {
-  return [...belief.keys()]
-    .sort((one, other) => (belief[other] ?? 0) - (belief[one] ?? 0))
-    .slice(0, many)
-    .flatMap((index) => model.hypotheses.all[index] ?? []);
+  const best: number[] = [];
+  const chance = (index: number | undefined): number => belief[index ?? -1] ?? -1;
+  for (let index = 0; index < belief.length; index += 1) {
+    if (best.length === many && chance(index) <= chance(best.at(-1))) continue;
+    const place = best.findIndex((one) => chance(one) < chance(index));
+    best.splice(place === -1 ? best.length : place, 0, index);
+    best.length = Math.min(best.length, many);
+  }
+  return best.flatMap((index) => model.hypotheses.all[index] ?? []);
 }
 
 /** Whether none of the best sets explains the answers as well as it should: then more roots are worth looking at. */

@@ -242,14 +242,16 @@ export function answersOf(field: Field, now: Weights, move: number, giveUp: numb
   const { groups } = field;
   if (room.groups.count < groups) room.groups = emptyGroups(groups);
   const { weight, cost, cures, trialCost, trialCures, worth, order } = room.groups;
+  const shares = new Float64Array(rows.length);
   let bitsLeft = 0;
   for (let outcome = 0; outcome < outcomes; outcome += 1) {
     weight.fill(0, 0, groups);
     cost.fill(0, 0, groups);
     cures.fill(0, 0, groups);
     let total = 0;
+    for (let at = 0; at < rows.length; at += 1) shares[at] = rows[at]?.[outcome] ?? 0;
     for (let number = 0; number < sums.count; number += 1) {
-      const p = rows[sums.at[number] ?? 0]?.[outcome] ?? 0;
+      const p = shares[sums.at[number] ?? 0] ?? 0;
       const group = sums.group[number] ?? 0;
       const own = p * (sums.weight[number] ?? 0);
       total += own;

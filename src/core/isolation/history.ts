@@ -60,12 +60,14 @@ export function historyOf(
         return belief ? [{ seq, leading: leadingIn(model, belief) }] : [];
       }),
     ];
-  let weights: Float64Array = priors;
+  const weights = priors.slice();
   const after = linesOf(answers).map((seq): Standpoint => {
-    for (const { answer, likelihoods } of spoken)
-      if (answer.seq === seq) weights = weights.map((one, index) => one * (likelihoods[index] ?? 0));
-    weights = normal(weights);
-    return { seq, leading: leadingIn(model, weights) };
+    for (const { answer, likelihoods } of spoken) {
+      if (answer.seq !== seq) continue;
+      for (let index = 0; index < weights.length; index += 1)
+        weights[index] = (weights[index] ?? 0) * (likelihoods[index] ?? 0);
+    }
+    return { seq, leading: leadingIn(model, normal(weights)) };
   });
   return [first, ...after];
 }

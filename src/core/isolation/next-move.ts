@@ -171,21 +171,32 @@ function rootNames(model: Model): RootNames {
 
 const LEADERS = 3;
 
-function heaviest(weights: Float64Array): number {
+/** Weight of each root set after an answer: room that is written anew for each. */
+let rootWeights = new Float64Array(0);
+
+function heaviest(weights: Float64Array, count: number): number {
   let best = 0;
-  for (let number = 1; number < weights.length; number += 1)
-    if ((weights[number] ?? 0) > (weights[best] ?? 0)) best = number;
+  let most = weights[0] ?? 0;
+  for (let number = 1; number < count; number += 1) {
+    const weight = weights[number] ?? 0;
+    if (weight <= most) continue;
+    best = number;
+    most = weight;
+  }
   return best;
 }
 
 /** The few root sets that would carry most of the doubt after an answer. */
 function leaders({ model, field, now, roots }: Ranking, move: number, outcome: number): string[] {
   const { names } = rootNames(model);
-  const weights = new Float64Array(names.length);
-  const [cases, rows] = [field.cases[move], field.rows[move]];
+  if (rootWeights.length < names.length) rootWeights = new Float64Array(names.length);
+  const weights = rootWeights.fill(0, 0, names.length);
+  const cases = field.cases[move] ?? new Int32Array();
+  // One look-up a case, not one a place.
+  const shares = Float64Array.from(field.rows[move] ?? [], (row) => row[outcome] ?? 0);
   let total = 0;
   for (let place = 0; place < field.size; place += 1) {
-    const weight = (now.of[place] ?? 0) * (rows?.[cases?.[place] ?? 0]?.[outcome] ?? 0);
+    const weight = (now.of[place] ?? 0) * (shares[cases[place] ?? 0] ?? 0);
     const number = roots[place] ?? 0;
     weights[number] = (weights[number] ?? 0) + weight;
     total += weight;
@@ -193,7 +204,7 @@ function leaders({ model, field, now, roots }: Ranking, move: number, outcome: n
   const named: string[] = [];
   let sum = 0;
   while (sum <= 0.8 && named.length < LEADERS) {
-    const number = heaviest(weights);
+    const number = heaviest(weights, names.length);
     const weight = weights[number] ?? 0;
     if (weight <= 0) break;
     sum += weight / total;

@@ -42,14 +42,19 @@ function columnsFrom(rows: readonly { readonly when: When }[]): Columns {
     return { column: numberIn(columns, condition ?? ""), value: numberIn(values, is ?? "") };
   };
   for (const { when } of rows) ask(when);
+  const read = [...columns.keys()].map((name) => ({
+    name: name.replace(/^sign /, ""),
+    isSign: name.startsWith("sign "),
+  }));
   return {
     ask,
-    encode: ({ conditions, signs }) =>
-      Int16Array.from(columns.keys(), (name) =>
-        name.startsWith("sign ")
-          ? Number(signs.has(name.slice("sign ".length)))
-          : (values.get(conditions[name] ?? "") ?? -1),
-      ),
+    encode: ({ conditions, signs }) => {
+      const row = new Int16Array(read.length);
+      read.forEach(({ name, isSign }, column) => {
+        row[column] = isSign ? Number(signs.has(name)) : (values.get(conditions[name] ?? "") ?? -1);
+      });
+      return row;
+    },
   };
 }
 

@@ -221,5 +221,5 @@ export function machineState(
       worsen(local, effect, rank);
       for (const sign of effect.signs) signs.add(sign);
     }
-  return { conditions: { ...local, ...derived(local) }, signs };
+  return { conditions: Object.assign(local, derived(local)), signs };
 }
