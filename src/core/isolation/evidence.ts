@@ -22,25 +22,22 @@ export interface Intervention {
 
 export const SILENT_ANSWERS: ReadonlySet<string> = new Set(["not-sure", "could-not"]);
 
-/** Answers that the knowledge can use, or every reason why one cannot be. */
+/**
+ * Answers that the knowledge can use, or every reason why one cannot be.
+ * @param whyNoMove says why a move is none of this machine's
+ */
 export function checkEvidence(
   answers: readonly Answer[],
   interventions: readonly Intervention[],
   moves: readonly Move[],
   faultIds: ReadonlySet<string>,
+  whyNoMove: (moveId: string) => string,
 ): Result<readonly Answer[]> {
   const issues: Issue[] = [];
   for (const [index, { moveId, outcomeId }] of answers.entries()) {
     const move = moves.find(({ id }) => id === moveId);
     if (!move)
-      issues.push(
-        issue(
-          `evidence.${index}.moveId`,
-          "isolation/no-such-move",
-          `This kind of machine has no move "${moveId}".`,
-          moveId,
-        ),
-      );
+      issues.push(issue(`evidence.${index}.moveId`, "isolation/no-such-move", whyNoMove(moveId), moveId));
     else if (!SILENT_ANSWERS.has(outcomeId) && !move.outcomes.includes(outcomeId))
       issues.push(
         issue(

@@ -16,6 +16,7 @@ import {
   type Models,
   NOT_KNOWN,
   stationsOf,
+  whyNoMove,
 } from "./machine-model";
 import { adviseMoves, type MoveAdvice, type RatedMove, type RatedTrial } from "./next-move";
 
@@ -50,7 +51,7 @@ interface Prepared {
   readonly interventions: readonly Intervention[];
 }
 
-function prepare(request: IsolateRequest, models: Models): Result<Prepared> {
+function prepare(request: IsolateRequest, models: Models, knowledge: IsolationKnowledge): Result<Prepared> {
   const model = models(request.machine, request.options?.maxRoots === 1 ? 1 : 2, request.options?.shopCounts);
   if (!model.ok) return model;
   const interventions = request.interventions ?? [];
@@ -58,7 +59,9 @@ function prepare(request: IsolateRequest, models: Models): Result<Prepared> {
     (one): Answer => ({ ...one, epoch: one.epoch ?? 0, circumstance: one.circumstance ?? "cold" }),
   );
   const faultIds = new Set(model.value.hypotheses.faults.map(({ id }) => id));
-  const answers = checkEvidence(given, interventions, model.value.moves, faultIds);
+  const answers = checkEvidence(given, interventions, model.value.moves, faultIds, (moveId) =>
+    whyNoMove(moveId, request.machine, knowledge),
+  );
   return answers.ok ? ok({ model: model.value, answers: answers.value, interventions }) : answers;
 }
 
@@ -166,7 +169,7 @@ function isolateWith(
   knowledge: IsolationKnowledge,
   limits: Limits,
 ): Result<Isolation> {
-  const prepared = prepare(request, models);
+  const prepared = prepare(request, models, knowledge);
   if (!prepared.ok) return prepared;
   const judged = judge(prepared.value, request, limits);
   if (!judged)

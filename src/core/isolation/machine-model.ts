@@ -52,6 +52,18 @@ export function movesFor(moves: readonly Move[], family: string, stations: Reado
   );
 }
 
+/** Why a move is none of this machine's, in words. */
+export function whyNoMove(moveId: string, machine: MachineKind, knowledge: IsolationKnowledge): string {
+  const move = knowledge.moves.find(({ id }) => id === moveId);
+  if (!move) return `There is no move "${moveId}".`;
+  const family = knowledge.families.find(({ id }) => id === machine.family)?.label ?? machine.family;
+  if (!move.families.includes(machine.family))
+    return `"${move.title}" is no move for this kind of motor (${family}): strike its line out, or change the kind.`;
+  const present = stationsOf(machine, knowledge);
+  const missing = knowledge.stations.filter(({ id }) => move.stations.includes(id) && !present.has(id));
+  return `"${move.title}" needs what this machine does not have: ${missing.map(({ label }) => label.toLowerCase()).join(", ")}. Strike its line out, or add it to the machine.`;
+}
+
 /** The families a motor of unknown kind may be of, with their shares. */
 export function kindsOf(
   machine: MachineKind,

@@ -1,7 +1,7 @@
 import type { Suspect } from "@/core/isolation/explain";
 import type { Isolation } from "@/core/isolation/isolate";
 import type { JobView } from "@/core/job/reduce";
-import type { Knowledge } from "@/core/knowledge/types";
+import type { Fault, Knowledge } from "@/core/knowledge/types";
 import { formatChance, formatMoney } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { faultLabel, repairLabel } from "../isolation/names";
@@ -52,9 +52,29 @@ function Weights({
   );
 }
 
-function Row({ suspect, ...props }: SuspectsProps & { readonly suspect: Suspect }) {
+/** What cures a fault, and what is done when that does not hold. */
+function Cure({ fault, knowledge }: { readonly fault: Fault | undefined; readonly knowledge: Knowledge }) {
+  if (!fault) return null;
+  const rungs = [fault.fix, ...(fault.ladder ?? [])].map(({ repair }) => {
+    const minutes = knowledge.repairs.find(({ id }) => id === repair)?.minutes;
+    return `${inSentence(repairLabel(knowledge, repair))}, ${minutes ?? 0} min`;
+  });
+  return (
+    <p className="text-soft">
+      Cure <b className="font-medium text-ink">{rungs[0]}</b>
+      {rungs.length > 1 ? `; if that does not hold: ${rungs.slice(1).join("; ")}` : ""}
+    </p>
+  );
+}
+
+function Row({
+  suspect,
+  isFirst,
+  ...props
+}: SuspectsProps & { readonly suspect: Suspect; readonly isFirst: boolean }) {
   const { knowledge } = props;
-  const hazard = knowledge.faults.find(({ id }) => id === suspect.roots[0])?.hazard;
+  const fault = knowledge.faults.find(({ id }) => id === suspect.roots[0]);
+  const hazard = fault?.hazard;
   return (
     <li className="border-rule border-t py-2.5" data-testid="suspect">
       <div className="flex justify-between gap-3 font-semibold text-[17px]">
@@ -81,6 +101,7 @@ function Row({ suspect, ...props }: SuspectsProps & { readonly suspect: Suspect 
       ) : null}
       <Weights word="For" weights={suspect.for} job={props.job} shop={props.shop} />
       <Weights word="Against" weights={suspect.against} job={props.job} shop={props.shop} />
+      {isFirst ? <Cure fault={fault} knowledge={knowledge} /> : null}
     </li>
   );
 }
@@ -103,10 +124,10 @@ export function Suspects(props: SuspectsProps) {
         {station ? ` at ${knowledge.stations.find(({ id }) => id === station)?.label.toLowerCase()}` : ""}
       </h2>
       <ul className="mt-1 border-ink border-t-2">
-        {known.slice(0, SHOWN).map((suspect) => (
-          <Row key={suspect.roots.join()} {...props} suspect={suspect} />
+        {known.slice(0, SHOWN).map((suspect, index) => (
+          <Row key={suspect.roots.join()} {...props} suspect={suspect} isFirst={index === 0} />
         ))}
-        {many && !station ? <Row {...props} suspect={many} /> : null}
+        {many && !station ? <Row {...props} suspect={many} isFirst={false} /> : null}
       </ul>
     </section>
   );

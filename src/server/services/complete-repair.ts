@@ -2,6 +2,7 @@ import { type Decision, decide, needsProof } from "@/core/decision/decide";
 import { decisionCase } from "@/core/decision/decision-case";
 import type { DecisionTrial, Route, RouteId } from "@/core/decision/routes";
 import type { Isolation } from "@/core/isolation/isolate";
+import { NOT_KNOWN } from "@/core/isolation/machine-model";
 import type { Built, NewEntry, Priced } from "@/core/job/entry";
 import { isolationRequest } from "@/core/job/isolation-request";
 import type { JobView } from "@/core/job/reduce";
@@ -37,7 +38,7 @@ export function completeIntervention(repair: string, view: JobView, ground: Grou
   if (!row) return noSuchRepair(repair, ground);
   const family = view.takenIn?.family ?? "";
   const cured = ground.knowledge.faults.filter(
-    ({ fix, families }) => fix.repair === repair && families.includes(family),
+    ({ fix, families }) => fix.repair === repair && (family === NOT_KNOWN || families.includes(family)),
   );
   // One figure for the repair: the least sure of what it may have cured.
   const success = Math.min(1, ...cured.map(({ fix }) => fix.success));

@@ -75,3 +75,15 @@ describe("kinds that are recognised and not worked out", () => {
     expect(!found.ok && found.issues[0]?.message).toContain("universal");
   });
 });
+
+describe("an answer that the machine cannot have given", () => {
+  it.each([
+    ["capacitor-start", "run-capacitance", "below", /no move for this kind of motor \(Capacitor start\)/],
+    ["capacitor-start", "listen-click", "click", /needs what this machine does not have: relay/],
+    ["capacitor-start", "prayer", "heard", /There is no move "prayer"/],
+    ["universal", "turn-shaft", "purple", /has no answer "purple": it has free, stiff, locked/],
+  ] as const)("%s, %s = %s: says why", (family, moveId, outcomeId, words) => {
+    const found = isolate(request([[moveId, outcomeId]], { machine: { family } }));
+    expect(!found.ok && found.issues[0]?.message).toMatch(words);
+  });
+});
