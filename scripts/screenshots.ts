@@ -49,6 +49,7 @@ const SHOTS: readonly Shot[] = [
     before: (page) => type(page, "28.4"),
   },
   { name: "isolate", path: "/jobs/104/isolate", before: settled },
+  { name: "isolate-kind", path: "/jobs/107/isolate", theme: "nightbench", before: settled },
   { name: "isolate-phone", path: "/jobs/104/isolate", size: PHONE, before: settled },
   { name: "match", path: "/jobs/103/match" },
   { name: "decide", path: "/jobs/108/decide", before: (page) => page.getByTestId("sentence").waitFor() },
