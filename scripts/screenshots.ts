@@ -2,7 +2,8 @@
 import { mkdirSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { chromium, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
+import { launchBrowser } from "./lib/browser";
 import { ensureBuilt, startServer } from "./lib/prepare.mjs";
 
 const ANCHOR = "2026-11-24T09:00:00Z";
@@ -65,18 +66,7 @@ const SHOTS: readonly Shot[] = [
 ensureBuilt();
 const data = mkdtempSync(join(tmpdir(), "spindle-shots-"));
 const { child, address } = await startServer({ port: 47_301, data, anchor: ANCHOR, output: "ignore" });
-const browser = await chromium.launch({
-  executablePath: process.env["CHROMIUM_PATH"] ?? "/usr/bin/chromium",
-  args: [
-    "--no-sandbox",
-    "--disable-gpu",
-    "--disable-quic",
-    "--no-first-run",
-    "--disable-background-networking",
-    "--disable-component-update",
-    "--disable-sync",
-  ],
-});
+const browser = await launchBrowser();
 mkdirSync("docs/screenshots", { recursive: true });
 for (const { name, path, theme = "daybench", size = DESK, before } of SHOTS) {
   const isPhone = size === PHONE;

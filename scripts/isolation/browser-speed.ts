@@ -3,9 +3,9 @@
 import { mkdtempSync, readdirSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { chromium } from "playwright-core";
 import type { Knowledge, Limits } from "@/core/knowledge/types";
 import { seededRandom } from "@/core/seeded-random";
+import { launchBrowser } from "../lib/browser";
 import { ensureBuilt, startServer } from "../lib/prepare.mjs";
 
 export interface SpeedRow {
@@ -86,16 +86,7 @@ export async function browserSpeed(knowledge: Knowledge, limits: Limits): Promis
   const data = mkdtempSync(join(tmpdir(), "spindle-speed-"));
   const rows: SpeedRow[] = [];
   const { child, address } = await startServer({ port: PORT, data, output: "ignore" });
-  const browser = await chromium.launch({
-    executablePath: process.env["CHROMIUM_PATH"] ?? "/usr/bin/chromium",
-    args: [
-      "--no-sandbox",
-      "--disable-gpu",
-      "--disable-quic",
-      "--no-first-run",
-      "--disable-background-networking",
-    ],
-  });
+  const browser = await launchBrowser();
   try {
     const page = await browser.newPage();
     await page.goto(`${address}/set-up`);

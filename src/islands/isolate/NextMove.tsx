@@ -178,7 +178,7 @@ function Care({ move, shop, knowledge }: Pick<MoveProps, "move" | "shop" | "know
 /** Doubt in the same coarse steps as chances. */
 function doubtWords(removed: number): string {
   return removed < 0.05
-    ? "Takes little of the doubt away."
+    ? "Takes a little of the doubt away."
     : `Takes ${formatChance(removed)} of the doubt away.`;
 }
 
