@@ -1,14 +1,5 @@
 import { defineConfig } from "@playwright/test";
-
-const ARGS = [
-  "--no-sandbox",
-  "--disable-gpu",
-  "--disable-quic",
-  "--no-first-run",
-  "--disable-background-networking",
-  "--disable-component-update",
-  "--disable-sync",
-];
+import { LAUNCH } from "./scripts/lib/browser";
 
 export default defineConfig({
   testDir: "tests/e2e",
@@ -19,7 +10,7 @@ export default defineConfig({
   forbidOnly: true,
   use: {
     viewport: { width: 1280, height: 800 },
-    launchOptions: { executablePath: process.env["CHROMIUM_PATH"] ?? "/usr/bin/chromium", args: ARGS },
+    launchOptions: LAUNCH,
     trace: "retain-on-failure",
   },
 });

@@ -1,17 +1,19 @@
-// Debian's headless Chromium, as every script here that looks at pages starts it.
+// Debian's headless Chromium, as the tests and every script that looks at pages start it.
 import { type Browser, chromium } from "@playwright/test";
 
+export const LAUNCH = {
+  executablePath: process.env["CHROMIUM_PATH"] ?? "/usr/bin/chromium",
+  args: [
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+  ],
+};
+
 export function launchBrowser(): Promise<Browser> {
-  return chromium.launch({
-    executablePath: process.env["CHROMIUM_PATH"] ?? "/usr/bin/chromium",
-    args: [
-      "--no-sandbox",
-      "--disable-gpu",
-      "--disable-quic",
-      "--no-first-run",
-      "--disable-background-networking",
-      "--disable-component-update",
-      "--disable-sync",
-    ],
-  });
+  return chromium.launch(LAUNCH);
 }

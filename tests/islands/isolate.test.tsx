@@ -231,7 +231,7 @@ describe("the kind of motor", () => {
     render(<NotCovered job={jobOf("universal")} shop={SHOP} issues={[why]} />);
     expect(screen.getByText("There is no move.")).toBeTruthy();
     expect(screen.getByRole("link", { name: "Change the kind of motor" }).getAttribute("href")).toBe(
-      "/jobs/7/take-in",
+      "/jobs/118/take-in",
     );
   });
 });

@@ -1,9 +1,9 @@
 import { createIsolator, type IsolateRequest, type Isolation } from "@/core/isolation/isolate";
-import type { Entry, EntryKind, Payloads } from "@/core/job/entry";
 import { isolationRequest } from "@/core/job/isolation-request";
-import { type JobView, reduceJob } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/reduce";
 import { DEFAULT_SETTINGS } from "@/core/shop/settings";
 import type { Shop } from "@/core/shop/shop";
+import { CARDER, type Line, logOf, viewOf } from "../core/job/entries";
 import { KNOWLEDGE, LIMITS } from "../core/shop-ground";
 
 /** What a page would hand its island. */
@@ -19,43 +19,9 @@ export const SHOP: Shop = {
   now: "2026-11-25T10:00:00Z",
 };
 
-type Line = { [K in EntryKind]: readonly [kind: K, payload: Payloads[K]] }[EntryKind];
-
-/** A wool carder with a log of these lines, numbered from one. */
+/** A wool carder with a motor of this family and a log of these lines, numbered from one after the first. */
 export function jobOf(family: string, lines: readonly Line[] = []): JobView {
-  const takenIn: Line = [
-    "taken-in",
-    {
-      machine: "Wool carder",
-      tag: "",
-      place: "left bench",
-      family,
-      protectionClass: "class-1",
-      connection: "plug",
-      heater: "no",
-      ownerId: null,
-      ceilingMinor: null,
-      history: "",
-    },
-  ];
-  const entries = [takenIn, ...lines].map(
-    ([kind, payload], index) =>
-      ({
-        entryId: `entry-${index}`,
-        jobId: 7,
-        seq: index + 1,
-        kindVersion: 1,
-        stage: "isolate",
-        shown: null,
-        knowledgeVersion: KNOWLEDGE.version,
-        settingsVersion: 0,
-        at: "2026-11-25T09:00:00Z",
-        by: "left bench",
-        kind,
-        payload,
-      }) as Entry,
-  );
-  return reduceJob(7, entries, { families: KNOWLEDGE.families, limits: LIMITS });
+  return viewOf(logOf(["taken-in", { ...CARDER, family }], ...lines));
 }
 
 export const answer = (moveId: string, outcomeId: string): Line => [

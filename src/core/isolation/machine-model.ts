@@ -143,14 +143,21 @@ function modelOf(
 /** Builds the model of a machine, or finds the one that was built for the same before. */
 export type Models = (machine: MachineKind, maxRoots: 1 | 2, counts: ShopCounts | undefined) => Result<Model>;
 
+const MOST_KEPT = 12;
+
 export function keptModels(knowledge: IsolationKnowledge, limits: Limits): Models {
   const kept = new Map<string, Result<Model>>();
   return (machine, maxRoots, counts) => {
     const { family, archetype, stations } = machine;
     const key = JSON.stringify([family, archetype, stations, maxRoots, counts]);
+    const known = kept.get(key);
+    if (known) return known;
     const used = counts ? withCounts(knowledge, counts, limits) : knowledge;
-    const known = kept.get(key) ?? modelOf(machine, maxRoots, used, limits);
-    kept.set(key, known);
-    return known;
+    const made = modelOf(machine, maxRoots, used, limits);
+    // Counts change with each closed job, and a model takes some ten megabytes: the oldest goes.
+    const [oldest] = kept.keys();
+    if (kept.size >= MOST_KEPT && oldest !== undefined) kept.delete(oldest);
+    kept.set(key, made);
+    return made;
   };
 }

@@ -6,8 +6,6 @@ export interface Drag {
   readonly square: number;
 }
 
-export const NO_DRAG: Drag = { breakaway: 0, dry: 0, viscous: 0, square: 0 };
-
 export function addDrags(...drags: readonly Drag[]): Drag {
   const sum = (pick: (one: Drag) => number): number => drags.reduce((total, one) => total + pick(one), 0);
   return {
@@ -41,7 +39,7 @@ export function coastDownSeconds(
     const root = Math.sqrt(sign);
     return ((2 * inertia) / root) * (Math.atan((2 * k * speed + b) / root) - Math.atan(b / root));
   }
-  if (sign === 0) return (2 * inertia * (1 / b - 1 / (2 * k * speed + b))) / 1;
+  if (sign === 0) return 2 * inertia * (1 / b - 1 / (2 * k * speed + b));
   const root = Math.sqrt(-sign);
   const at = (w: number): number => Math.log((2 * k * w + b - root) / (2 * k * w + b + root));
   return (inertia / root) * (at(speed) - at(0));

@@ -6,7 +6,7 @@ import {
   type SimulatedCapacitor,
   type SimulatedMachine,
 } from "./faulty-machine";
-import { addDrags, type Drag, NO_DRAG } from "./friction";
+import { addDrags, type Drag } from "./friction";
 import { type InductionPoint, inductionPoint, synchronousSpeed } from "./induction-motor";
 import { settledSpeed } from "./operating-point";
 import { secondsToOpen, secondsToRise } from "./protector";
@@ -284,6 +284,6 @@ export function runMachine(machine: SimulatedMachine, how: RunHow, random: Seede
     copperWatts: now.watts,
     ...firstToOpen(machine, how, now.amps, start.amps, now.watts),
     lost: Object.fromEntries(CONTACTS.map((id) => [id, now.amps * (path.byContact[id] ?? 0)])),
-    drag: addDrags(drag, NO_DRAG),
+    drag,
   };
 }
