@@ -17,6 +17,9 @@ const UI = external(
   "nanostores",
   "@nanostores/react",
   "comlink",
+  "@dnd-kit/core",
+  "@dnd-kit/sortable",
+  "@dnd-kit/utilities",
 );
 
 module.exports = {
@@ -86,6 +89,7 @@ module.exports = {
         "isolation/isolate\\.ts$",
         "isolation/shop-counts\\.ts$",
         "decision/",
+        "motor/",
         "job/",
       ),
       YUP,
@@ -111,7 +115,7 @@ module.exports = {
       "^src/knowledge/",
       "^src/demo/",
       "^src/workers/",
-      external("date-fns", "@date-fns/tz", "qrcode"),
+      external("date-fns", "@date-fns/tz", "ics", "qrcode", "sharp"),
       "^(node:)?[a-z_/]+$",
     ),
     allow(

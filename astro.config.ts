@@ -35,6 +35,6 @@ export default defineConfig({
     plugins: [tailwindcss()],
     worker: { format: "es" },
     resolve: { alias: { "@": fileURLToPath(new URL("./src", import.meta.url)) } },
-    ssr: { external: ["@electric-sql/pglite", "pg"] },
+    ssr: { external: ["@electric-sql/pglite", "pg", "sharp"] },
   },
 });

@@ -16,6 +16,8 @@ function issuesIn(body: unknown): readonly Issue[] {
 }
 
 async function send(method: string, path: string, body: unknown): Promise<Response> {
+  if (body instanceof Blob)
+    return fetch(path, { method, headers: { "content-type": "application/octet-stream" }, body });
   return fetch(path, {
     method,
     headers: body === undefined ? {} : { "content-type": "application/json" },
@@ -23,7 +25,7 @@ async function send(method: string, path: string, body: unknown): Promise<Respon
   });
 }
 
-/** One request, once. Sending twice is up to the caller, who knows whether it is harmless. */
+/** One request, once: JSON, or a file as it is. Sending twice is up to the caller, who knows whether it is harmless. */
 export async function request<T>(
   method: "GET" | "POST" | "PUT",
   path: string,

@@ -62,6 +62,16 @@ export const looseReadings = pgTable("loose_readings", {
   by: text("by").notNull(),
 });
 
+/** Pictures beside the database: the bytes lie in the data folder under their hash. Rows are added, never changed. */
+export const files = pgTable("files", {
+  sha256: text("sha256").primaryKey(),
+  type: text("type").notNull(),
+  bytes: integer("bytes").notNull(),
+  width: integer("width").notNull(),
+  height: integer("height").notNull(),
+  addedAt: instant("added_at").notNull(),
+});
+
 /** Kept apart from the log so that a contact can be taken out without touching a job. */
 export const owners = pgTable("owners", {
   id: integer("id").primaryKey().generatedByDefaultAsIdentity(),

@@ -19,6 +19,8 @@ export const jobViewAnswer = strictObject({
   machine: strictObject({
     connection: yup.string().required(),
     stores: yup.array(yup.string().required()).required(),
+    hasBattery: yup.boolean().required(),
+    holds: yup.array(yup.string().required()).required(),
   }).required(),
   bench: yup
     .object({
@@ -62,7 +64,10 @@ export const jobViewAnswer = strictObject({
   stations: yup.array(yup.string().required()).nullable().defined(),
   prices: yup.object().required(),
   decision: seqRow.nullable().defined(),
+  pictures: rows(),
   removed: rows(),
+  order: yup.array(yup.number().integer().required()).required(),
+  reopened: seqRow.nullable().defined(),
   runs: rows(),
   signedOff: seqRow.nullable().defined(),
   lastChangeSeq: yup.number().integer().min(0).required(),

@@ -3,8 +3,8 @@ import { fail, issue, ok, type Result } from "@/core/result";
 /** More than any form or reading of ours holds. */
 export const MAX_BODY_BYTES = 256 * 1024;
 
-async function readLimited(request: Request): Promise<Uint8Array | undefined> {
-  if (Number(request.headers.get("content-length") ?? 0) > MAX_BODY_BYTES) return undefined;
+async function readLimited(request: Request, most: number): Promise<Uint8Array | undefined> {
+  if (Number(request.headers.get("content-length") ?? 0) > most) return undefined;
   const reader = request.body?.getReader();
   const pieces: Uint8Array[] = [];
   let size = 0;
@@ -12,7 +12,7 @@ async function readLimited(request: Request): Promise<Uint8Array | undefined> {
     const { done, value } = await reader.read();
     if (done) break;
     size += value.byteLength;
-    if (size > MAX_BODY_BYTES) {
+    if (size > most) {
       await reader.cancel();
       return undefined;
     }
@@ -21,9 +21,19 @@ async function readLimited(request: Request): Promise<Uint8Array | undefined> {
   return Buffer.concat(pieces);
 }
 
+/** The bytes of a request as they come, such as a picture, never more than `most` of them in memory. */
+export async function rawBody(request: Request, most: number): Promise<Result<Uint8Array>> {
+  const bytes = await readLimited(request, most);
+  if (bytes) return ok(bytes);
+  const limit = `${Math.round(most / 1024 / 1024)} MB`;
+  return fail(
+    issue("", "body/too-large", `The file is larger than ${limit}: take the picture with fewer pixels.`),
+  );
+}
+
 /** The JSON of a request, never more than the limit of it in memory. */
 export async function jsonBody(request: Request): Promise<Result<unknown>> {
-  const bytes = await readLimited(request);
+  const bytes = await readLimited(request, MAX_BODY_BYTES);
   if (!bytes) {
     const limit = `${MAX_BODY_BYTES / 1024} kB`;
     return fail(

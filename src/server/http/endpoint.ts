@@ -1,19 +1,23 @@
 import type { APIContext, APIRoute } from "astro";
 import type { InferType, Schema } from "yup";
-import type { Result } from "@/core/result";
+import { ok, type Result } from "@/core/result";
 import { parseWith } from "@/core/validate";
-import { jsonBody } from "./body";
+import { jsonBody, rawBody } from "./body";
 import { problem, statusOf } from "./problem";
 
 interface Asked<P, B> {
   readonly params: P;
   readonly body: B;
+  /** The body as it came, where the endpoint takes a file. */
+  readonly bytes: Uint8Array;
   readonly context: APIContext;
 }
 
 interface EndpointDefinition<P extends Schema, B extends Schema, R extends Schema> {
   readonly params?: P;
   readonly body?: B;
+  /** Most bytes of a file, where the body is one. */
+  readonly fileUpTo?: number;
   /** What a success looks like; server tests hold every answer against it. */
   readonly response: R;
   handle(asked: Asked<InferType<P>, InferType<B>>): Promise<Result<InferType<R>>>;
@@ -39,9 +43,14 @@ export function defineEndpoint<P extends Schema, B extends Schema, R extends Sch
       if (!parsed.ok) return problem(422, parsed.issues);
       body = parsed.value;
     }
+    const file = definition.fileUpTo
+      ? await rawBody(context.request, definition.fileUpTo)
+      : ok(new Uint8Array());
+    if (!file.ok) return problem(BODY_STATUS[file.issues[0]?.code ?? ""] ?? 400, file.issues);
     const result = await definition.handle({
       params: params?.value as InferType<P>,
       body: body as InferType<B>,
+      bytes: file.value,
       context,
     });
     if (!result.ok) return problem(statusOf(result.issues), result.issues);

@@ -1,0 +1,116 @@
+import sharp, { type Sharp } from "sharp";
+import type { NewEntry } from "@/core/job/entry";
+import { fail, issue, ok, type Result } from "@/core/result";
+import type { Executor } from "@/server/db/executor";
+import { addFile, fileByHash } from "@/server/repositories/files";
+import { hashOf, KEPT_TYPE, writePicture } from "./picture-files";
+
+/** What a telephone's camera makes, and not more. */
+export const MAX_PICTURE_BYTES = 25 * 1024 * 1024;
+const MAX_PIXELS = 60_000_000;
+const KEPT_SIDE_PX = 2000;
+const SMALL_SIDE_PX = 480;
+
+/** Kinds of picture by their first bytes: the name and the type that the browser gives are not believed. */
+const SIGNATURES: readonly { readonly type: string; readonly at: number; readonly bytes: string }[] = [
+  { type: "jpeg", at: 0, bytes: "ffd8ff" },
+  { type: "png", at: 0, bytes: "89504e470d0a1a0a" },
+  { type: "webp", at: 8, bytes: "57454250" },
+];
+
+export interface KeptPicture {
+  readonly sha256: string;
+  readonly width: number;
+  readonly height: number;
+}
+
+function looksLike(bytes: Uint8Array): string | undefined {
+  const hex = Buffer.from(bytes.subarray(0, 16)).toString("hex");
+  return SIGNATURES.find(({ at, bytes: wanted }) => hex.startsWith(wanted, at * 2))?.type;
+}
+
+function refuse(code: string, message: string): Result<never> {
+  return fail(issue("picture", `picture/${code}`, message));
+}
+
+/** What was sent instead, as far as its first bytes tell. */
+function notAPicture(bytes: Uint8Array): Result<never> {
+  const start = Buffer.from(bytes.subarray(0, 256)).toString("utf8").trimStart().toLowerCase();
+  const what =
+    bytes.length === 0 ? "empty" : start.startsWith("<") ? "a page or a drawing in text" : "no picture";
+  return refuse("not-a-picture", `This file is ${what}: a picture is a JPEG, PNG or WebP file.`);
+}
+
+async function drawn(
+  from: Sharp,
+  side: number,
+  quality: number,
+): Promise<{ data: Buffer; width: number; height: number }> {
+  const { data, info } = await from
+    .clone()
+    .resize({ width: side, height: side, fit: "inside", withoutEnlargement: true })
+    .flatten({ background: "#ffffff" })
+    .jpeg({ quality })
+    .toBuffer({ resolveWithObject: true });
+  return { data, width: info.width, height: info.height };
+}
+
+/**
+ * A picture from a camera or a file: checked by its content, turned upright, drawn anew without what the camera wrote
+ * beside it (place, time), and kept beside the database under the hash of what is kept.
+ */
+export async function keepPicture(
+  bytes: Uint8Array,
+  now: string,
+  on: Executor,
+): Promise<Result<KeptPicture>> {
+  if (!looksLike(bytes)) return notAPicture(bytes);
+  const read = { failOn: "truncated", limitInputPixels: MAX_PIXELS } as const;
+  const size = await sharp(bytes, { ...read, limitInputPixels: false })
+    .metadata()
+    .catch(() => undefined);
+  if (!size)
+    return refuse("unreadable", "This picture cannot be read: its beginning is damaged. Take it again.");
+  const pixels = size.width * size.height;
+  if (pixels > MAX_PIXELS)
+    return refuse(
+      "too-many-pixels",
+      `This picture has ${size.width} × ${size.height}, ${Math.round(pixels / 1e6)} megapixels: up to ${MAX_PIXELS / 1e6} are taken.`,
+    );
+  try {
+    const upright = sharp(bytes, read).rotate();
+    const whole = await drawn(upright, KEPT_SIDE_PX, 82);
+    const small = await drawn(upright, SMALL_SIDE_PX, 74);
+    const sha256 = hashOf(whole.data);
+    await writePicture(sha256, "whole", whole.data);
+    await writePicture(sha256, "small", small.data);
+    const { width, height } = whole;
+    await addFile(on, { sha256, type: KEPT_TYPE, bytes: whole.data.length, width, height, addedAt: now });
+    return ok({ sha256, width, height });
+  } catch {
+    return refuse(
+      "cut-short",
+      "This picture is cut short or damaged: nothing of it was kept. Take it again.",
+    );
+  }
+}
+
+/** The entry of a picture names bytes that lie here, in their own size. */
+export async function completePicture(
+  draft: Extract<NewEntry, { kind: "picture" }>,
+  on: Executor,
+): Promise<Result<NewEntry>> {
+  const { sha256 } = draft.payload;
+  const file = await fileByHash(on, sha256);
+  if (!file)
+    return fail(
+      issue(
+        "payload.sha256",
+        "unknown/picture",
+        `No picture ${sha256.slice(0, 12)}… lies here: send it first.`,
+        sha256,
+      ),
+    );
+  const { width, height } = file;
+  return ok({ kind: "picture", payload: { ...draft.payload, width, height } });
+}

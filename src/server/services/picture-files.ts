@@ -1,0 +1,35 @@
+import { createHash, randomUUID } from "node:crypto";
+import { mkdir, readFile, rename, writeFile } from "node:fs/promises";
+import { dirname, join } from "node:path";
+import { dataFolder } from "@/server/db/shop-database";
+
+export type PictureSize = "whole" | "small";
+
+export const KEPT_TYPE = "image/jpeg";
+
+export function hashOf(bytes: Uint8Array): string {
+  return createHash("sha256").update(bytes).digest("hex");
+}
+
+/** Where a picture lies: beside the database, by the hash of its bytes. */
+function pathOf(sha256: string, size: PictureSize): string {
+  const name = size === "small" ? `${sha256}.small.jpg` : `${sha256}.jpg`;
+  return join(dataFolder(), "pictures", sha256.slice(0, 2), name);
+}
+
+/** Whole or not at all: written under another name first. */
+export async function writePicture(sha256: string, size: PictureSize, bytes: Uint8Array): Promise<void> {
+  const path = pathOf(sha256, size);
+  await mkdir(dirname(path), { recursive: true });
+  const aside = `${path}.${randomUUID()}`;
+  await writeFile(aside, bytes);
+  await rename(aside, path);
+}
+
+/** @returns undefined where no such picture lies */
+export async function readPicture(sha256: string, size: PictureSize): Promise<Uint8Array | undefined> {
+  return readFile(pathOf(sha256, size)).catch((error: NodeJS.ErrnoException) => {
+    if (error.code === "ENOENT") return undefined;
+    throw error;
+  });
+}
