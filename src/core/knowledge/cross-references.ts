@@ -137,6 +137,24 @@ function catalogueReferences(tables: Tables): Issue[] {
   ];
 }
 
+/** Hazards and plainly seen faults name families, looks and repairs. */
+function benchReferences(tables: Tables): Issue[] {
+  const ids = (rows: readonly { readonly id: string }[]): ReadonlySet<string> =>
+    new Set(rows.map(({ id }) => id));
+  const [families, repairs, hazards] = [ids(tables.families), ids(tables.repairs), ids(tables.hazards)];
+  const moves = new Map(tables.moves.map((move) => [move.id, move]));
+  return [
+    ...tables.hazards.flatMap((row, index) => notIn(families, "hazards", index, "family", row.families)),
+    ...tables.seen.flatMap((row, index) => [
+      ...notIn(repairs, "seen", index, "repair", [row.repair]),
+      ...(moves.get(row.moveId)?.outcomes.includes(row.outcomeId)
+        ? []
+        : [missing("seen", index, "look", `${row.moveId}: ${row.outcomeId}`)]),
+    ]),
+    ...tables.archetypes.flatMap((row, index) => notIn(hazards, "archetypes", index, "hazard", row.hazards)),
+  ];
+}
+
 /** Every reference from one table into another that leads nowhere, with file and row. */
 export function crossReferences(tables: Tables): Issue[] {
   const sources = new Set(tables.sources.map(({ id }) => id));
@@ -146,6 +164,7 @@ export function crossReferences(tables: Tables): Issue[] {
   return [
     ...machineReferences(tables),
     ...catalogueReferences(tables),
+    ...benchReferences(tables),
     ...all.flatMap(([table, rows]) => duplicates(table, rows)),
     ...all.flatMap(([table, rows]) =>
       rows.flatMap((row, index) =>

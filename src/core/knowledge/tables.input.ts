@@ -120,13 +120,14 @@ export const TABLES = {
     shows: chance().positive(),
     hazard: yup.string(),
   }),
-  archetypes: row({ label: words(), family: words(), adds: ids(), lacks: ids() }),
+  archetypes: row({ label: words(), family: words(), adds: ids(), lacks: ids(), hazards: ids() }),
   repairs: row({
     label: words(),
     done: words(),
     minutes: finiteNumber().required().positive(),
     partMinor: finiteNumber().required().min(0),
     partFamily: yup.string(),
+    carries: yup.array(yup.string().required()),
   }),
   effects: row({
     fault: words(),
@@ -195,11 +196,31 @@ export const TABLES = {
     how: words(),
     quantity: yup
       .string()
-      .oneOf(["seen", "resistance", "insulation"] as const)
+      .oneOf(["seen", "resistance", "insulation", "current"] as const)
       .required(),
     classes: yup.array(yup.string().required()).required(),
+    insteadOf: yup.string(),
+    needs: yup
+      .string()
+      .oneOf(["plug-out", "powered"] as const)
+      .required(),
     limits: yup.array(yup.string().required()).required(),
   }),
+  hazards: row({
+    label: words(),
+    caution: words(),
+    act: words(),
+    follows: yup
+      .string()
+      .oneOf(["said", "mains", "charge", "electronics", "battery", "heater", "family"] as const)
+      .required(),
+    families: ids(),
+    asked: yup.boolean().required(),
+    stop: yup.string(),
+    trade: yup.string(),
+  }),
+  seen: row({ label: words(), moveId: words(), outcomeId: words(), repair: words() }),
+  recalls: row({ label: words(), words: ids().min(1), notice: words() }),
   kit: row({ label: words() }),
   inseparable: row({ faults: ids().min(2), reason: words(), repair: words() }),
   aliases: row({ now: rowId() }),

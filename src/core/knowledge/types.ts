@@ -101,6 +101,8 @@ export interface Repair {
   readonly minutes: number;
   readonly partMinor: number;
   readonly partFamily?: string | undefined;
+  /** Small parts that move over from the old part to the new one. */
+  readonly carries?: readonly string[] | undefined;
   readonly provenance: Provenance;
 }
 
@@ -111,6 +113,8 @@ export interface Archetype {
   readonly family: string;
   readonly adds: readonly string[];
   readonly lacks: readonly string[];
+  /** Hazards that every machine of this kind brings. */
+  readonly hazards: readonly string[];
   readonly provenance: Provenance;
 }
 
@@ -242,12 +246,54 @@ export interface ComplaintSign {
   readonly provenance: Provenance;
 }
 
+/** What in a machine can hurt, what is done about it, and what is left to others. */
+export interface Hazard {
+  readonly id: string;
+  readonly label: string;
+  readonly caution: string;
+  /** What is done before hands go in; the line is ticked once it is done. */
+  readonly act: string;
+  /** What it follows from; `said`: only from what was said at the door or is known of its kind. */
+  readonly follows: "said" | "mains" | "charge" | "electronics" | "battery" | "heater" | "family";
+  readonly families: readonly string[];
+  /** Whether the door asks for it. */
+  readonly asked: boolean;
+  /** When the work ends here. */
+  readonly stop?: string | undefined;
+  /** Whose work it is then. */
+  readonly trade?: string | undefined;
+  readonly provenance: Provenance;
+}
+
+/** A fault that can be plainly seen, the look that proves it, and the repair that mends it. */
+export interface SeenFault {
+  readonly id: string;
+  readonly label: string;
+  readonly moveId: string;
+  readonly outcomeId: string;
+  readonly repair: string;
+  readonly provenance: Provenance;
+}
+
+/** A recall notice the shop keeps: words of the plate that name the machine, and what to do. */
+export interface RecallNotice {
+  readonly id: string;
+  readonly label: string;
+  readonly words: readonly string[];
+  readonly notice: string;
+  readonly provenance: Provenance;
+}
+
 export interface DeadCheck {
   readonly id: string;
   readonly label: string;
   readonly how: string;
-  readonly quantity: "seen" | "resistance" | "insulation";
+  readonly quantity: "seen" | "resistance" | "insulation" | "current";
   readonly classes: readonly string[];
+  /** The check it may stand for, where that one cannot be taken. */
+  readonly insteadOf?: string | undefined;
+  /** What the machine must be like for it: plug out, or powered behind a residual-current device. */
+  readonly needs: "plug-out" | "powered";
   /** Limit rows, the first whose `appliesWhen` holds decides. */
   readonly limits: readonly string[];
   readonly provenance: Provenance;
@@ -295,6 +341,9 @@ export interface Knowledge {
   readonly regions: readonly Region[];
   readonly signs: readonly ComplaintSign[];
   readonly deadChecks: readonly DeadCheck[];
+  readonly hazards: readonly Hazard[];
+  readonly seen: readonly SeenFault[];
+  readonly recalls: readonly RecallNotice[];
   readonly kit: readonly KitItem[];
   readonly inseparable: readonly Inseparable[];
   readonly aliases: readonly Alias[];

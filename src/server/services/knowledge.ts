@@ -9,14 +9,17 @@ import deadChecks from "@/knowledge/deadChecks.json";
 import effects from "@/knowledge/effects.json";
 import families from "@/knowledge/families.json";
 import faults from "@/knowledge/faults.json";
+import hazards from "@/knowledge/hazards.json";
 import inseparable from "@/knowledge/inseparable.json";
 import kit from "@/knowledge/kit.json";
 import limits from "@/knowledge/limits.json";
 import moves from "@/knowledge/moves.json";
 import numeric from "@/knowledge/numeric.json";
 import outcomes from "@/knowledge/outcomes.json";
+import recalls from "@/knowledge/recalls.json";
 import regions from "@/knowledge/regions.json";
 import repairs from "@/knowledge/repairs.json";
+import seen from "@/knowledge/seen.json";
 import signs from "@/knowledge/signs.json";
 import sources from "@/knowledge/sources.json";
 import stations from "@/knowledge/stations.json";
@@ -31,14 +34,17 @@ export const RAW_KNOWLEDGE = {
   effects,
   families,
   faults,
+  hazards,
   inseparable,
   kit,
   limits,
   moves,
   numeric,
   outcomes,
+  recalls,
   regions,
   repairs,
+  seen,
   signs,
   sources,
   stations,
