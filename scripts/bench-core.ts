@@ -34,12 +34,8 @@ const long = Array.from({ length: 40 }, () => entries)
 timed("parse a reading", () => parseReading("61.8u", "capacitance"));
 timed("parse a capacitor marking", () => parseCapacitorMark("30 μF ±5% 450V~ 50/60Hz 25/085/21 S0 class B"));
 timed("capacitor against its mark", () => capacitorAgainstMark.run(capacitorAgainstMark.example, ground));
-timed(`reduce a job of ${entries.length} lines`, () =>
-  reduceJob(103, entries, { families: knowledge.families, limits }),
-);
-timed(`reduce a job of ${long.length} lines`, () =>
-  reduceJob(103, long, { families: knowledge.families, limits }),
-);
+timed(`reduce a job of ${entries.length} lines`, () => reduceJob(103, entries, { ...knowledge, limits }));
+timed(`reduce a job of ${long.length} lines`, () => reduceJob(103, long, { ...knowledge, limits }));
 const isolate = createIsolator(knowledge, limits);
 const evidence = [
   ["owner-report", "hums-still"],

@@ -127,6 +127,7 @@ export const REPAIRED_STORIES: readonly Story[] = [
         result: "gone",
         words: "Full drum of wet bran, quiet, no smell.",
         figures: [{ quantity: "current", before: "1.95", after: "1.31" }],
+        outlet: "residual-current",
       }),
       unplugged(-1 * DAY + 42),
       signedOff(-1 * DAY + 45, 50, 1200, "Keep the vents free of bran."),

@@ -9,6 +9,13 @@ import type {
   Removed,
   TakenIn,
 } from "@/core/job/entry";
+import {
+  AT_THE_DOOR_UNSAID,
+  BACK_UNSAID,
+  LATER_UNSAID,
+  OFF_UNSAID,
+  PLATE_UNSAID,
+} from "@/core/job/nothing-said";
 import type { Stage } from "@/core/job/stages";
 
 /** One posted line of a demo job: minutes before (negative) the anchor, and what was posted. */
@@ -44,6 +51,7 @@ export const plate = (
   amps,
   power,
   speed,
+  ...PLATE_UNSAID,
   text,
 });
 
@@ -62,6 +70,7 @@ export const machine = (
   heater: "no",
   ceilingMinor: null,
   history: "",
+  ...AT_THE_DOOR_UNSAID,
   ...rest,
 });
 
@@ -103,7 +112,8 @@ export const marked = (minute: number, id: "start" | "run", mark: string) =>
 export const note = (minute: number, stage: Stage, text: string) => line(minute, stage, "note", { text });
 export const asked = (minute: number, payload: OwnerAnswer) =>
   line(minute, "take-in", "owner-answer", payload);
-export const followUp = (minute: number, payload: FollowUp) => line(minute, "measure", "follow-up", payload);
+export const followUp = (minute: number, payload: Partial<FollowUp> & Pick<FollowUp, "what">) =>
+  line(minute, "measure", "follow-up", { ...LATER_UNSAID, ...payload });
 export const answered = (minute: number, moveId: string, outcomeId: string, taken = "now") =>
   line(minute, "isolate", "answer", { moveId, outcomeId, circumstance: "cold", taken });
 export const chosen = (minute: number, forPart: "start" | "run", partId: string) =>
@@ -121,11 +131,11 @@ export const priced = (minute: number, of: string, minor: number) =>
 export const decided = (minute: number, route: RouteId) =>
   line(minute, "decide", "decision", { route, overrideWhy: "" });
 export const tookOff = (minute: number, sort: Removed["sort"], what: string, count: number, where: string) =>
-  line(minute, "put-back", "removed", { sort, what, count, where });
+  line(minute, "put-back", "removed", { sort, what, count, where, ...OFF_UNSAID });
 export const repaired = (minute: number, repair: string) =>
   line(minute, "put-back", "intervention", { repair });
 export const backOn = (minute: number, seq: number) =>
-  line(minute, "put-back", "refitted", { line: seq, how: "back", why: "" });
+  line(minute, "put-back", "refitted", { line: seq, how: "back", ...BACK_UNSAID });
 export const closed = (minute: number, access: string) => line(minute, "put-back", "closed", { access });
 export const ran = (minute: number, run: Omit<AcceptanceRun, "taken">) =>
   line(minute, "sign-off", "acceptance-run", { ...run, taken: "now" });

@@ -15,6 +15,10 @@ export const SHOP: Shop = {
   signs: KNOWLEDGE.signs,
   deadChecks: KNOWLEDGE.deadChecks,
   moves: KNOWLEDGE.moves,
+  archetypes: KNOWLEDGE.archetypes,
+  hazards: KNOWLEDGE.hazards,
+  seen: KNOWLEDGE.seen,
+  recalls: KNOWLEDGE.recalls,
   counts: undefined,
   now: "2026-11-25T10:00:00Z",
 };

@@ -16,7 +16,7 @@ beforeAll(async () => {
   shop = await openShop();
   await seedDemo(await groundOn(shop.db), ANCHOR);
   const { knowledge, limits } = await groundOn(shop.db);
-  jobs = await benchJobs(shop.db, { families: knowledge.families, limits });
+  jobs = await benchJobs(shop.db, { ...knowledge, limits });
 });
 afterAll(() => shop.close());
 

@@ -20,12 +20,13 @@ const made = await takeIn(
     owner: null,
     complaint: null,
     plate: null,
+    pictures: [],
   },
   now(),
   ground,
 );
 if (!made.ok) throw new Error(made.issues[0]?.message);
-const found = await jobView(db, made.value, { families: ground.knowledge.families, limits: ground.limits });
+const found = await jobView(db, made.value, { ...ground.knowledge, limits: ground.limits });
 let seq = found?.view.seq ?? 0;
 writeSync(1, `from ${seq}\n`);
 for (;;) {

@@ -30,17 +30,14 @@ describe.runIf(bin)("the same schema on a PostgreSQL server", () => {
   });
 
   it("migrates, takes the demo shop, and tells the same jobs", async () => {
-    const jobs = await benchJobs(database.db, { families: ground.knowledge.families, limits: ground.limits });
+    const jobs = await benchJobs(database.db, { ...ground.knowledge, limits: ground.limits });
     expect(await countJobs(database.db)).toBe(jobs.length);
     expect(jobs.map(({ view }) => view.takenIn?.machine)).toContain("Wool carder");
     expect(jobs[0]?.view.ledger[0]?.at).toMatch(/^\d{4}-\d\d-\d\dT[\d:.]+Z$/);
   });
 
   it("of many writers at once on one line, one gets it and the rest are told", async () => {
-    const [first] = await benchJobs(database.db, {
-      families: ground.knowledge.families,
-      limits: ground.limits,
-    });
+    const [first] = await benchJobs(database.db, { ...ground.knowledge, limits: ground.limits });
     const { jobId, seq } = first?.view ?? { jobId: 0, seq: 0 };
     const write = (text: string) =>
       recordEntry(

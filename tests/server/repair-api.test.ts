@@ -17,7 +17,7 @@ beforeAll(async () => {
   shop = await openShop();
   await seedDemo(await groundOn(shop.db), new Date("2026-11-25T09:00:00Z"));
   ground = await groundOn(shop.db);
-  jobs = await benchJobs(shop.db, { families: ground.knowledge.families, limits: ground.limits });
+  jobs = await benchJobs(shop.db, { ...ground.knowledge, limits: ground.limits });
 });
 afterAll(() => shop.close());
 

@@ -1,3 +1,5 @@
+import { AT_THE_DOOR_UNSAID } from "@/core/job/nothing-said";
+
 /** The machine that server tests take in. */
 export const CARDER = {
   machine: "Wool carder",
@@ -9,4 +11,5 @@ export const CARDER = {
   heater: "no",
   ceilingMinor: 8000,
   history: "",
+  ...AT_THE_DOOR_UNSAID,
 } as const;

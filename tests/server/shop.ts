@@ -60,6 +60,7 @@ export const takeInBody = (change: object = {}) => ({
   owner: { name: "Tansy Weavers", contact: "telephone" },
   complaint: { signs: ["hum"], circumstance: "always", afterMinutes: null, words: "It hums." },
   plate: null,
+  pictures: [],
   ...change,
 });
 

@@ -20,7 +20,7 @@ describe.each(samples)("a database as issue %s left it", (name) => {
     const db = drizzle(client, { schema });
     await migrate(db, { migrationsFolder: "drizzle" });
     const ground = await groundOn(db);
-    const jobs = await benchJobs(db, { families: ground.knowledge.families, limits: ground.limits });
+    const jobs = await benchJobs(db, { ...ground.knowledge, limits: ground.limits });
     expect(jobs.reduce((sum, { view }) => sum + view.seq, 0)).toBe(200);
     const { jobId = 0, seq = 0 } = jobs[0]?.view ?? {};
     const draft = {

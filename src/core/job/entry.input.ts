@@ -1,65 +1,13 @@
 import * as yup from "yup";
-import { parseReading } from "../quantity/parse-reading";
 import { readingField } from "../quantity/reading.input";
 import { findingSchema } from "../tools/finding.input";
-import { finiteNumber, readableBy, strictObject } from "../validate";
+import { finiteNumber, strictObject } from "../validate";
 import type { EntryKind } from "./entry";
-import { parsePower } from "./nameplate-power";
+import { money, oneOf, text, wholeNumber } from "./fields.input";
+import { pinned, refitted, removed, reordered } from "./put-back.input";
+import { acceptanceRun, followedUp, followUp } from "./sign-off.input";
 import { STAGES } from "./stages";
-
-const text = (label: string, max: number) => yup.string().label(label).defined().max(max);
-const oneOf = <T extends string>(label: string, values: readonly T[]) =>
-  yup.string().label(label).oneOf(values).required();
-const wholeNumber = (label: string) => yup.number().label(label).integer();
-
-const takenIn = strictObject({
-  machine: yup.string().label("Machine").required().max(80),
-  tag: text("Tag", 30),
-  place: text("Place", 40),
-  family: yup.string().label("Motor family").required().max(60),
-  protectionClass: oneOf("Protection class", ["class-1", "class-2", "class-3", "battery", "not-known"]),
-  connection: oneOf("Connection", ["plug", "detachable-cord", "fixed", "battery", "not-known"]),
-  heater: oneOf("Heater", ["yes", "no", "not-known"]),
-  ownerId: wholeNumber("Owner").nullable().defined(),
-  ceilingMinor: wholeNumber("Owner's ceiling").nullable().defined().min(0).max(1e9),
-  history: text("History", 2000),
-});
-
-const plateValue = (label: string, parse: Parameters<typeof readableBy>[1]) =>
-  text(label, 40).test(
-    readableBy("plate", (typed) => (typed === "" ? { ok: true, value: null } : parse(typed))),
-  );
-
-const motorPlate = strictObject({
-  plate: oneOf("Plate", ["motor"]),
-  volts: plateValue("Volts on the plate", (typed) => parseReading(typed, "voltage", "Volts on the plate")),
-  hertz: plateValue("Hertz on the plate", (typed) => parseReading(typed, "frequency", "Hertz on the plate")),
-  amps: plateValue("Amps on the plate", (typed) => parseReading(typed, "current", "Amps on the plate")),
-  power: plateValue("Power on the plate", parsePower),
-  speed: plateValue("Speed on the plate", (typed) => parseReading(typed, "speed", "Speed on the plate")),
-  text: text("Other words on the plate", 1000),
-});
-
-const capacitorPlate = strictObject({
-  plate: oneOf("Plate", ["capacitor"]),
-  id: oneOf("Capacitor", ["start", "run"]),
-  mark: yup.string().label("Marking").required().max(200),
-});
-
-const complaint = strictObject({
-  signs: yup.array(yup.string().required().max(60)).label("Signs").required().max(30),
-  circumstance: oneOf("When it happens", [
-    "always",
-    "cold",
-    "hot",
-    "after-minutes",
-    "loaded",
-    "sometimes",
-    "not-known",
-  ]),
-  afterMinutes: finiteNumber().label("After how many minutes").nullable().defined().min(0).max(10_000),
-  words: text("Owner's words", 2000),
-});
+import { capacitorPlate, complaint, motorPlate, picture, takenIn } from "./take-in.input";
 
 const storeId = oneOf("What stores charge", ["start", "run", "bus", "any"]);
 const measuredVolts = () => finiteNumber().label("Volts read").required().min(-100_000).max(100_000);
@@ -98,7 +46,11 @@ const BENCH_EVENTS: Readonly<Record<string, yup.Schema>> = {
   held: strictObject({
     event: oneOf("event", ["held"]),
     id: oneOf("Held", ["springs", "lifted-load", "belt"]),
-    is: oneOf("Held", ["held", "free"]),
+    is: oneOf("Held", ["held", "free", "none"]),
+  }),
+  minded: strictObject({
+    event: oneOf("event", ["minded"]),
+    id: yup.string().label("Hazard").required().max(60),
   }),
   load: strictObject({ event: oneOf("event", ["load"]), is: oneOf("Load", ["coupled", "separated"]) }),
   temperature: strictObject({
@@ -142,49 +94,7 @@ const deadCheck = strictObject({
   limitSource: yup.string().nullable().defined(),
 });
 
-const day = yup
-  .string()
-  .label("Day")
-  .nullable()
-  .defined()
-  .matches(
-    /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/,
-    "Day is written year-month-day, such as 2026-12-03",
-  );
-
 const ROUTES = ["part", "motor", "replace"] as const;
-const money = (label: string) => finiteNumber().label(label).required().min(0).max(1e9);
-
-const FIGURES = ["current", "speed", "temperature"] as const;
-
-const figurePair = strictObject({
-  quantity: oneOf("Figure", FIGURES),
-  before: text("Before", 40),
-  after: text("After", 40),
-}).test({
-  name: "figure",
-  test(pair, context) {
-    for (const side of ["before", "after"] as const) {
-      const typed = pair[side];
-      const parsed =
-        typed === "" ? undefined : parseReading(typed, pair.quantity, `${pair.quantity} ${side}`);
-      if (parsed && !parsed.ok)
-        return context.createError({
-          message: parsed.issues[0]?.message ?? "",
-          path: `${context.path}.${side}`,
-        });
-    }
-    return true;
-  },
-});
-
-const leftOutHasWhy = {
-  name: "why",
-  message: "Why it is left out must be said.",
-  test: ({ how, why }: { readonly how?: string | undefined; readonly why?: string | undefined }): boolean =>
-    how !== "left-out" || (why ?? "").trim() !== "",
-};
-
 /** Schema of the payload of each kind, newest version. */
 export const PAYLOADS: Readonly<Record<EntryKind, yup.Schema | yup.Lazy<unknown>>> = {
   "taken-in": takenIn,
@@ -203,6 +113,12 @@ export const PAYLOADS: Readonly<Record<EntryKind, yup.Schema | yup.Lazy<unknown>
     label: yup.string().label("What was done").required().max(120),
     faultIds: yup.array(yup.string().required().max(60)).label("Faults").required().max(20),
     success: finiteNumber().label("Chance that it cured").required().min(0).max(1),
+    seen: strictObject({
+      moveId: yup.string().label("Look").required().max(60),
+      outcomeId: yup.string().label("What was seen").required().max(60),
+    })
+      .nullable()
+      .defined(),
   }),
   reading: byTag("of", { tool: toolReading, "dead-check": deadCheck }),
   "part-chosen": strictObject({
@@ -230,25 +146,6 @@ export const PAYLOADS: Readonly<Record<EntryKind, yup.Schema | yup.Lazy<unknown>
     against: strictObject({ route: oneOf("Against", ROUTES), mean: money("Expected cost") }).required(),
     overrideWhy: text("Why without proof", 300),
   }),
-  removed: strictObject({
-    sort: oneOf("Sort", ["cover", "fastener", "connector", "wire", "part", "seal"]),
-    what: yup.string().label("What came off").required().max(120),
-    count: wholeNumber("Count").required().min(1).max(500),
-    where: text("Where it lies", 120),
-  }),
-  refitted: strictObject({
-    line: wholeNumber("Line").required().min(1),
-    how: oneOf("How", ["back", "replaced", "left-out"]),
-    why: text("Why", 300),
-  }).test(leftOutHasWhy),
-  "acceptance-run": strictObject({
-    circumstance: oneOf("Run", ["cold", "hot", "loaded", "idle"]),
-    minutes: finiteNumber().label("Minutes").required().moreThan(0).max(10_000),
-    result: oneOf("Result", ["gone", "still-there", "stopped"]),
-    words: text("What was seen", 1000),
-    figures: yup.array(figurePair.required()).label("Figures").required().max(10),
-    taken: oneOf("Taken", ["now", "afterwards"]),
-  }),
   "signed-off": strictObject({
     word: oneOf("Word", ["repaired", "not-yet-proven", "not-repaired", "do-not-use"]),
     unproven: yup.array(yup.string().required().max(60)).label("Unproven").required().max(20),
@@ -257,6 +154,15 @@ export const PAYLOADS: Readonly<Record<EntryKind, yup.Schema | yup.Lazy<unknown>
     partsMinor: money("Parts"),
     watch: text("What to watch", 1000),
   }),
+  picture,
+  removed,
+  pinned,
+  reordered,
+  refitted,
+  "acceptance-run": acceptanceRun,
+  "follow-up": followUp,
+  "followed-up": followedUp,
+  reopened: strictObject({ why: yup.string().label("Why it comes back").required().max(300) }),
   "not-done": strictObject({
     what: yup.string().label("What").required().max(120),
     why: yup.string().label("Why").required().max(300),
@@ -269,11 +175,6 @@ export const PAYLOADS: Readonly<Record<EntryKind, yup.Schema | yup.Lazy<unknown>
   "timer-started": strictObject({
     what: oneOf("Timer for", ["cool-down", "drain", "warm-run"]),
     seconds: wholeNumber("Seconds").required().min(1).max(86_400),
-  }),
-  "follow-up": strictObject({
-    what: yup.string().label("What to look at").required().max(300),
-    onDay: day,
-    condition: text("Condition", 200),
   }),
   note: strictObject({ text: yup.string().label("Note").required().max(4000) }),
   struck: strictObject({ seq: wholeNumber("Line").required().min(1), why: text("Why", 300) }),
@@ -318,7 +219,10 @@ const isolatedDraft = strictObject({
 });
 
 /** A repair that was done is named: what it cures and how surely is the knowledge's. */
-const interventionDraft = strictObject({ repair: yup.string().label("Repair").required().max(60) });
+const interventionDraft = strictObject({
+  repair: yup.string().label("Repair").required().max(60),
+  seen: yup.string().label("What was seen").max(60),
+});
 
 /** The server works out what a route costs and whether it may be taken. */
 const decisionDraft = strictObject({
@@ -387,4 +291,5 @@ export const takeInDraftSchema = strictObject({
     .defined(),
   complaint: complaint.nullable().defined(),
   plate: motorPlate.nullable().defined(),
+  pictures: yup.array(picture.required()).label("Pictures").required().max(20),
 }).required();

@@ -17,7 +17,26 @@ export interface TakenIn {
   readonly ownerId: number | null;
   /** Ring the owner above this, minor units. */
   readonly ceilingMinor: number | null;
+  /** Who has been inside before and what was tried. */
   readonly history: string;
+  /** Parts that were changed before, as far as anyone knows. */
+  readonly earlierParts: string;
+  /** Hazards said at the door that its kind does not tell: ids of the knowledge. */
+  readonly hazards: readonly string[];
+  /** Fee for looking, minor units; `feeCounts`: it is set off against the repair. */
+  readonly feeMinor: number | null;
+  readonly feeCounts: boolean;
+  /** Paid ahead for parts, minor units. */
+  readonly depositMinor: number | null;
+  readonly recall: RecallLook;
+  /** The job of the same machine, or of one of its kind, that this one was begun from. */
+  readonly from: { readonly jobId: number; readonly as: "same" | "twin" } | null;
+}
+
+/** Whether someone looked for a recall of this machine, and where. */
+export interface RecallLook {
+  readonly looked: "nothing-found" | "recalled" | "not-looked";
+  readonly where: string;
 }
 
 /** Plate values as they stand on the plate, each as typed. */
@@ -28,6 +47,10 @@ export interface MotorPlate {
   readonly amps: string;
   readonly power: string;
   readonly speed: string;
+  /** What the power on the plate is: taken in, given out at the shaft, or a peak for selling. */
+  readonly powerIs: "input" | "output" | "peak" | "not-said";
+  /** Type and serial codes. */
+  readonly typeCode: string;
   readonly text: string;
 }
 
@@ -81,6 +104,18 @@ export interface InterventionDone {
   readonly label: string;
   readonly faultIds: readonly string[];
   readonly success: number;
+  /** The fault was plainly seen before it was mended: the look that proves it. */
+  readonly seen: { readonly moveId: string; readonly outcomeId: string } | null;
+}
+
+/** A picture that was kept: its bytes lie beside the database under their hash. */
+export interface Picture {
+  readonly sha256: string;
+  readonly of: "nameplate" | "outside" | "inside" | "wiring" | "damage";
+  /** Pixels, as kept. */
+  readonly width: number;
+  readonly height: number;
+  readonly words: string;
 }
 
 /** A part taken for the repair, with what was said about its fit when it was chosen. */
@@ -120,26 +155,58 @@ export interface DecisionMade {
   readonly overrideWhy: string;
 }
 
+/** Where on a picture: its line, and shares of its width and height from the top left. */
+export interface Pin {
+  readonly picture: number;
+  readonly x: number;
+  readonly y: number;
+}
+
+export type RemovedSort = "cover" | "fastener" | "connector" | "wire" | "mark" | "part" | "seal" | "washer";
+
 /** Something taken off the machine, in the order it came off. */
 export interface Removed {
-  readonly sort: "cover" | "fastener" | "connector" | "wire" | "part" | "seal";
+  readonly sort: RemovedSort;
   readonly what: string;
   readonly count: number;
-  /** Where it lies, or the terminal it was on. */
+  /** Where it lies. */
   readonly where: string;
+  /** Drive of a fastener. */
+  readonly drive: string;
+  /** Colour of a wire, and the terminal it was on. */
+  readonly colour: string;
+  readonly terminal: string;
+  /** How tight it was or shall be, as typed; and what glue or lock it had. */
+  readonly torque: string;
+  readonly adhesive: string;
+  readonly pin: Pin | null;
+}
+
+/** A line that came off, shown on a picture taken since. */
+export interface Pinned extends Pin {
+  readonly line: number;
+}
+
+/** The order in which what is off goes back, first one first. */
+export interface Reordered {
+  readonly lines: readonly number[];
 }
 
 export interface Refitted {
   /** Line of the log that took it off. */
   readonly line: number;
   readonly how: "back" | "replaced" | "left-out";
+  /** How many of it; all that is left when nothing is said. */
+  readonly count: number | null;
   /** Why it was left out. */
   readonly why: string;
+  /** Small parts moved over from the old one to the new. */
+  readonly carried: readonly string[];
 }
 
 /** A figure of the machine before and after the repair, each as typed; empty where it was not taken. */
 export interface FigurePair {
-  readonly quantity: "current" | "speed" | "temperature";
+  readonly quantity: "current" | "time" | "capacitance" | "noise" | "temperature" | "speed";
   readonly before: string;
   readonly after: string;
 }
@@ -151,6 +218,8 @@ export interface AcceptanceRun {
   readonly result: "gone" | "still-there" | "stopped";
   readonly words: string;
   readonly figures: readonly FigurePair[];
+  /** What the outlet was behind. */
+  readonly outlet: "residual-current" | "other" | "not-said";
   readonly taken: "now" | "afterwards";
 }
 
@@ -178,10 +247,21 @@ export interface TimerStarted {
 }
 
 export interface FollowUp {
+  readonly about: "look-again" | "temporary-part";
   readonly what: string;
   /** Calendar day in the shop's zone, or null where only the condition decides. */
   readonly onDay: string | null;
+  /** Below this temperature, °C as typed at the bench; after so many hours of running. */
+  readonly belowCelsius: number | null;
+  readonly afterHours: number | null;
   readonly condition: string;
+}
+
+/** What became of a follow-up: how it was found when it was looked at again. */
+export interface FollowedUp {
+  readonly line: number;
+  readonly result: "good" | "came-back" | "let-go";
+  readonly words: string;
 }
 
 /** What each kind of entry carries. */
@@ -199,7 +279,10 @@ export interface Payloads {
   built: Built;
   priced: Priced;
   decision: DecisionMade;
+  picture: Picture;
   removed: Removed;
+  pinned: Pinned;
+  reordered: Reordered;
   refitted: Refitted;
   "acceptance-run": AcceptanceRun;
   "signed-off": SignedOff;
@@ -207,6 +290,8 @@ export interface Payloads {
   "owner-answer": OwnerAnswer;
   "timer-started": TimerStarted;
   "follow-up": FollowUp;
+  "followed-up": FollowedUp;
+  reopened: { readonly why: string };
   note: { readonly text: string };
   struck: { readonly seq: number; readonly why: string };
   restored: { readonly seq: number };

@@ -3,6 +3,7 @@ import { dayIn } from "../quantity/format";
 import { asSeen, gapsFor } from "../safety/bench-state";
 import { checksFor } from "../safety/dead-checks";
 import type { Said } from "../tools/tool";
+import type { Promised } from "./back-together";
 import { isWhole, stillOff } from "./put-back";
 import type { JobView } from "./reduce";
 import { signOffWord } from "./sign-off";
@@ -60,16 +61,36 @@ function waiting(view: JobView, ground: StepGround): NextStep | undefined {
   return undefined;
 }
 
+const NEVER = "9999-12-31";
+
+/** What to come back to next: the earliest day first, what only waits for its condition last. */
+function nextPromise({ followUps }: JobView): Promised | undefined {
+  const day = ({ onDay }: Promised): string => onDay ?? NEVER;
+  return followUps
+    .filter(({ done }) => done === null)
+    .sort((one, other) => day(one).localeCompare(day(other)) || one.seq - other.seq)[0];
+}
+
+function conditionOf({ belowCelsius, afterHours, condition }: Promised): string {
+  return [
+    belowCelsius === null ? "" : `below ${belowCelsius} °C`,
+    afterHours === null ? "" : `after ${afterHours} h`,
+    condition,
+  ]
+    .filter((part) => part !== "")
+    .join(", ");
+}
+
 function due(view: JobView, ground: StepGround): NextStep | undefined {
-  const followUp = view.followUps.at(-1);
+  const followUp = nextPromise(view);
   if (!followUp) return undefined;
   const today = dayIn(ground.now, ground.zone);
   const isReached = followUp.onDay !== null && followUp.onDay <= today;
   return {
     band: "due",
-    stage: "measure",
+    stage: view.signedOff ? "sign-off" : "measure",
     code: isReached ? "due/now" : "due/later",
-    params: { what: followUp.what, condition: followUp.condition },
+    params: { what: followUp.what, condition: conditionOf(followUp) },
     ...(followUp.onDay === null ? {} : { until: followUp.onDay }),
   };
 }
@@ -148,14 +169,22 @@ export function nextStep(view: JobView, ground: StepGround): NextStep {
     return (
       dueStep ?? { band: "gone", stage: "sign-off", code: "gone", params: { word: view.signedOff.word } }
     );
-  return waiting(view, ground) ?? dueStep ?? doable(view, ground);
+  // A repair under way is not held up by what is to be looked at later.
+  const isUnderWay = view.interventions.length > 0 || view.decision !== null;
+  return waiting(view, ground) ?? (isUnderWay ? doable(view, ground) : (dueStep ?? doable(view, ground)));
 }
 
-export type CollarState = "done" | "attention" | "to-come";
+/** `locked`: it cannot be done before something else is. */
+export type CollarState = "done" | "attention" | "to-come" | "locked";
 
 function putBackCollar(view: JobView): CollarState {
   if (view.interventions.length === 0 && !view.signedOff) return "to-come";
   return isWhole(view) ? "done" : "attention";
+}
+
+function signOffCollar(view: JobView): CollarState {
+  if (view.signedOff) return view.signedOff.word === "do-not-use" ? "attention" : "done";
+  return stillOff(view).length > 0 ? "locked" : "to-come";
 }
 
 /** How each collar of the job's shaft is drawn. */
@@ -182,7 +211,7 @@ export function collars(view: JobView, ground: StepGround): Record<Stage, Collar
     match: view.parts.length > 0 ? "done" : "to-come",
     decide: view.decision ? "done" : "to-come",
     "put-back": putBackCollar(view),
-    "sign-off": view.signedOff ? (view.signedOff.word === "do-not-use" ? "attention" : "done") : "to-come",
+    "sign-off": signOffCollar(view),
     measure: view.readings.some(({ finding }) => finding.verdict === "undecided")
       ? "attention"
       : view.readings.length > 0

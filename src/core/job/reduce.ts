@@ -6,36 +6,27 @@ import {
   type BenchState,
   type PlugFacts,
 } from "../safety/bench-state";
+import { type HazardFacts, HOLDABLE, hazardIds } from "../safety/hazards";
 import type { Evidence } from "../tools/tool";
+import { type BackTogether, backTogetherOf } from "./back-together";
 import type {
-  AcceptanceRun,
   CapacitorPlate,
   Complaint,
   DeadCheckReading,
-  DecisionMade,
   Entry,
   EntryKind,
-  FollowUp,
   InterventionDone,
   MotorPlate,
   MoveAnswer,
   OwnerAnswer,
   PartChosen,
   Payloads,
-  Refitted,
-  Removed,
-  SignedOff,
   TakenIn,
   TimerStarted,
   ToolReading,
 } from "./entry";
+import { lastOf, latestBy, ofKind, type Placed, placed, struckSeqs } from "./log";
 import type { Stage } from "./stages";
-
-interface Placed {
-  readonly seq: number;
-  readonly at: string;
-  readonly by: string;
-}
 
 /** One line of the job's log as the ledger shows it. */
 export type LedgerLine = {
@@ -48,7 +39,7 @@ export type LedgerLine = {
 }[EntryKind];
 
 /** All that the log says about a job, worked out from its entries. */
-export interface JobView {
+export interface JobView extends BackTogether {
   readonly jobId: number;
   /** Sequence number of the last entry: the next one is posted with it as `expectedSeq`. */
   readonly seq: number;
@@ -72,16 +63,8 @@ export interface JobView {
   readonly stations: readonly string[] | null;
   /** Prices that hold for this job, minor units, by repair; `machine` is another machine. */
   readonly prices: Readonly<Record<string, number>>;
-  readonly decision: (DecisionMade & Placed) | null;
-  /** What came off, in the order it came off, with how each went back. */
-  readonly removed: readonly (Removed & Placed & { readonly refit: (Refitted & Placed) | null })[];
-  readonly runs: readonly (AcceptanceRun & Placed)[];
-  readonly signedOff: (SignedOff & Placed) | null;
-  /** Line of the last thing done to the machine itself: what was read before it is no final test. */
-  readonly lastChangeSeq: number;
   readonly questions: readonly (OwnerAnswer & Placed)[];
   readonly timers: readonly (TimerStarted & Placed)[];
-  readonly followUps: readonly (FollowUp & Placed)[];
   readonly ledger: readonly LedgerLine[];
 }
 
@@ -98,6 +81,8 @@ export interface JobAnswer {
 /** What the reducer needs to know beside the entries. */
 export interface JobGround {
   readonly families: Knowledge["families"];
+  readonly archetypes: Knowledge["archetypes"];
+  readonly hazards: Knowledge["hazards"];
   readonly limits: Limits;
 }
 
@@ -109,39 +94,39 @@ const PLUG_EVENTS: ReadonlySet<string> = new Set([
   "battery",
 ]);
 
-export function benchMachineOf(takenIn: TakenIn | null, families: Knowledge["families"]): BenchMachine {
+export function benchMachineOf(
+  takenIn: TakenIn | null,
+  ground: Pick<JobGround, "families" | "archetypes" | "hazards">,
+): BenchMachine {
   const fallback: readonly StoreId[] = ["any"];
+  const family = ground.families.find(({ id }) => id === takenIn?.family);
+  const hazards = new Set(hazardIds(hazardFacts(takenIn, ground), ground.hazards));
+  return {
+    connection: takenIn?.connection ?? "not-known",
+    stores: family?.stores ?? fallback,
+    hasBattery: hazards.has("battery"),
+    holds: HOLDABLE.filter((id) => hazards.has(id)),
+  };
+}
+
+/** What its hazards follow from. */
+export function hazardFacts(
+  takenIn: TakenIn | null,
+  { families, archetypes }: Pick<JobGround, "families" | "archetypes">,
+  stations: readonly string[] | null = null,
+): HazardFacts {
+  const name = takenIn?.machine.toLowerCase() ?? "";
+  const kind = archetypes.find(({ label }) => name.includes(label.toLowerCase()));
   const family = families.find(({ id }) => id === takenIn?.family);
-  return { connection: takenIn?.connection ?? "not-known", stores: family?.stores ?? fallback };
-}
-
-/** Sequence numbers that are struck out after all strikes and restorations. */
-export function struckSeqs(entries: readonly Entry[]): ReadonlySet<number> {
-  const struck = new Set<number>();
-  for (const entry of entries) {
-    if (entry.kind === "struck") struck.add(entry.payload.seq);
-    else if (entry.kind === "restored") struck.delete(entry.payload.seq);
-  }
-  return struck;
-}
-
-function placed({ seq, at, by }: Entry): Placed {
-  return { seq, at, by };
-}
-
-type OfKind<K extends EntryKind> = Extract<Entry, { kind: K }>;
-
-function ofKind<K extends EntryKind>(entries: readonly Entry[], kind: K): OfKind<K>[] {
-  return entries.filter((entry): entry is OfKind<K> => entry.kind === kind);
-}
-
-function lastOf<K extends EntryKind>(entries: readonly Entry[], kind: K): OfKind<K> | undefined {
-  return ofKind(entries, kind).at(-1);
-}
-
-/** The last of each, by a key. */
-function latestBy<T>(rows: readonly T[], key: (row: T) => string): T[] {
-  return [...new Map(rows.map((row) => [key(row), row])).values()];
+  return {
+    family: takenIn?.family ?? "not-known",
+    stations: stations ?? [...(family?.stations ?? []), ...(kind?.adds ?? [])],
+    protectionClass: takenIn?.protectionClass ?? "not-known",
+    connection: takenIn?.connection ?? "not-known",
+    heater: takenIn?.heater ?? "not-known",
+    stores: family?.stores ?? ["any"],
+    said: [...(takenIn?.hazards ?? []), ...(kind?.hazards ?? [])],
+  };
 }
 
 /**
@@ -212,6 +197,8 @@ function answersOf(standing: readonly Entry[]): Pick<JobView, "answers" | "inter
       const { moveId, outcomeId, circumstance } = entry.payload;
       return [{ ...base, moveId, outcomeId, circumstance }];
     }
+    if (entry.kind === "intervention" && entry.payload.seen)
+      return [{ ...base, ...entry.payload.seen, circumstance: "cold" }];
     if (entry.kind !== "reading" || entry.payload.of !== "tool") return [];
     const ratio = ratioOf(entry.payload);
     return entry.payload.finding.evidence.map(({ moveId, outcomeId }) => ({
@@ -255,35 +242,13 @@ function pricesOf(standing: readonly Entry[]): JobView["prices"] {
   return Object.fromEntries(said);
 }
 
-const CHANGES: ReadonlySet<EntryKind> = new Set(["intervention", "opened", "closed", "removed", "refitted"]);
-
-function backTogetherOf(
-  standing: readonly Entry[],
-): Pick<JobView, "removed" | "runs" | "signedOff" | "decision" | "lastChangeSeq"> {
-  const [signed, decided] = [lastOf(standing, "signed-off"), lastOf(standing, "decision")];
-  return {
-    removed: ofKind(standing, "removed").map((entry) => {
-      const refit = ofKind(standing, "refitted").findLast(({ payload }) => payload.line === entry.seq);
-      return {
-        ...entry.payload,
-        ...placed(entry),
-        refit: refit ? { ...refit.payload, ...placed(refit) } : null,
-      };
-    }),
-    runs: ofKind(standing, "acceptance-run").map((entry) => ({ ...entry.payload, ...placed(entry) })),
-    signedOff: signed ? { ...signed.payload, ...placed(signed) } : null,
-    decision: decided ? { ...decided.payload, ...placed(decided) } : null,
-    lastChangeSeq: standing.filter(({ kind }) => CHANGES.has(kind)).at(-1)?.seq ?? 0,
-  };
-}
-
 /** Entries in order to what the job says now. Pure; the same entries always give the same view. */
 export function reduceJob(jobId: number, entries: readonly Entry[], ground: JobGround): JobView {
   const struck = struckSeqs(entries);
   const standing = entries.filter(({ seq }) => !struck.has(seq));
   const takenIn = lastOf(standing, "taken-in");
   const complaint = lastOf(standing, "complaint");
-  const machine = benchMachineOf(takenIn?.payload ?? null, ground.families);
+  const machine = benchMachineOf(takenIn?.payload ?? null, ground);
   return {
     jobId,
     seq: entries.at(-1)?.seq ?? 0,
@@ -307,7 +272,6 @@ export function reduceJob(jobId: number, entries: readonly Entry[], ground: JobG
       ({ question }) => question,
     ).filter(({ answer }) => answer === "asked"),
     timers: ofKind(standing, "timer-started").map((entry) => ({ ...entry.payload, ...placed(entry) })),
-    followUps: ofKind(standing, "follow-up").map((entry) => ({ ...entry.payload, ...placed(entry) })),
     ledger: entries.map(
       (entry) =>
         ({

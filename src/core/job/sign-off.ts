@@ -1,5 +1,5 @@
 import type { Knowledge } from "../knowledge/types";
-import { checksFor } from "../safety/dead-checks";
+import { alternativeTo, checksFor } from "../safety/dead-checks";
 import type { AcceptanceRun, Complaint, SignedOff } from "./entry";
 import { stillOff } from "./put-back";
 import type { JobView } from "./reduce";
@@ -16,14 +16,24 @@ type DeadChecks = Pick<Knowledge, "deadChecks">;
 export interface FinalTest {
   readonly checkId: string;
   readonly reading: JobView["deadChecks"][number] | undefined;
+  /** The check that may stand for it. */
+  readonly alternative: string | undefined;
 }
 
 /** The tests of the protection class that must follow the last change to the machine. */
 export function finalTests(view: JobView, { deadChecks }: DeadChecks): readonly FinalTest[] {
-  return checksFor(deadChecks, view.takenIn?.protectionClass ?? "not-known").map(({ id }) => ({
-    checkId: id,
-    reading: view.deadChecks.find(({ checkId, seq }) => checkId === id && seq > view.lastChangeSeq),
-  }));
+  const protection = view.takenIn?.protectionClass ?? "not-known";
+  const since = (id: string): FinalTest["reading"] =>
+    view.deadChecks.find(({ checkId, seq }) => checkId === id && seq > view.lastChangeSeq);
+  const isTold = (reading: FinalTest["reading"]): boolean =>
+    reading !== undefined && reading.verdict !== "undecided";
+  return checksFor(deadChecks, protection).map((check) => {
+    const own = since(check.id);
+    const other = alternativeTo(check, deadChecks, protection);
+    const instead = other && since(other.id);
+    const reading = isTold(own) || !isTold(instead) ? own : instead;
+    return { checkId: check.id, reading, alternative: other?.id };
+  });
 }
 
 /** Whether a run has tried the machine as the complaint comes; the code of what it lacks otherwise. */
@@ -76,6 +86,15 @@ export function hasFailedTest(view: JobView): boolean {
   return view.deadChecks.some(({ verdict }) => verdict === "failed");
 }
 
+function isTemporary(view: JobView): boolean {
+  return view.parts.some(({ fit }) => fit === "temporary");
+}
+
+/** Whether somebody promised to take the temporary part out again, on a day. */
+function hasEndDate(view: JobView): boolean {
+  return view.followUps.some(({ about, onDay }) => about === "temporary-part" && onDay !== null);
+}
+
 /**
  * The word that may be printed on the owner's sheet. "Repaired" needs every final test of the protection class after the
  * last change, something done, a run in the complaint's condition that was clean, and no part fitted for a while only.
@@ -89,7 +108,8 @@ export function signOffWord(view: JobView, ground: DeadChecks): SignOffWord {
     ...testGaps(view, ground),
     ...(view.interventions.length === 0 ? ["nothing-done"] : []),
     ...runGaps(view),
-    ...(view.parts.some(({ fit }) => fit === "temporary") ? ["temporary"] : []),
+    ...(isTemporary(view) ? ["temporary"] : []),
+    ...(isTemporary(view) && !hasEndDate(view) ? ["temporary-no-end"] : []),
   ];
   if (hasFailedTest(view) || isOff || view.bench.opened.length > 0) return { word: "do-not-use", unproven };
   if (view.interventions.length === 0 || unproven.includes("run-failed"))

@@ -6,32 +6,58 @@ import { PAYLOADS } from "./entry.input";
 /** Turns a payload of version n into one of version n + 1. Pure. */
 export type Upcaster = (payload: unknown) => unknown;
 
+/** Adds fields that did not exist yet, each as "nothing was said". */
+const withFields =
+  (fields: Readonly<Record<string, unknown>>): Upcaster =>
+  (payload) =>
+    Object.assign({}, payload, fields);
+
+const motorPlateV2: Upcaster = (payload) =>
+  typeof payload === "object" && payload !== null && "plate" in payload && payload.plate === "motor"
+    ? { ...payload, powerIs: "not-said", typeCode: "" }
+    : payload;
+
 /**
  * For each kind the steps from version 1 upwards; a kind without steps is at version 1.
  * Entries on disk are never rewritten: a new shape adds a step here and a stored sample in tests/core/job/samples.
  */
 export const UPCASTERS: Readonly<Record<EntryKind, readonly Upcaster[]>> = {
-  "taken-in": [],
-  nameplate: [],
+  "taken-in": [
+    withFields({
+      earlierParts: "",
+      hazards: [],
+      feeMinor: null,
+      feeCounts: true,
+      depositMinor: null,
+      recall: { looked: "not-looked", where: "" },
+      from: null,
+    }),
+  ],
+  nameplate: [motorPlateV2],
   complaint: [],
   "bench-state": [],
   opened: [],
   closed: [],
   answer: [],
-  intervention: [],
+  intervention: [withFields({ seen: null })],
   reading: [],
   "part-chosen": [],
   built: [],
   priced: [],
   decision: [],
-  removed: [],
-  refitted: [],
-  "acceptance-run": [],
+  picture: [],
+  removed: [withFields({ drive: "", colour: "", terminal: "", torque: "", adhesive: "", pin: null })],
+  pinned: [],
+  reordered: [],
+  refitted: [withFields({ count: null, carried: [] })],
+  "acceptance-run": [withFields({ outlet: "not-said" })],
   "signed-off": [],
   "not-done": [],
   "owner-answer": [],
   "timer-started": [],
-  "follow-up": [],
+  "follow-up": [withFields({ about: "look-again", belowCelsius: null, afterHours: null })],
+  "followed-up": [],
+  reopened: [],
   note: [],
   struck: [],
   restored: [],

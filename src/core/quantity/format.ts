@@ -22,7 +22,7 @@ function stepFor(magnitude: number, unit: string): { scale: number; prefix: stri
   const none = { scale: 1, prefix: "" };
   if (magnitude === 0) return unit === "F" ? { scale: 1e-6, prefix: "μ" } : none;
   if (unit === "F" && magnitude >= 1e-8) return { scale: 1e-6, prefix: "μ" };
-  if (unit === "V" || unit === "Hz" || unit === "1/min") return none;
+  if (unit === "V" || unit === "Hz" || unit === "1/min" || unit === "dB") return none;
   const step = STEPS.find(({ scale }) => magnitude >= scale * 0.99995);
   return step ?? none;
 }

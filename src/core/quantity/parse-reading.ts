@@ -33,6 +33,7 @@ const UNIT_WORDS: Readonly<Record<string, readonly string[]>> = {
   "1/min": ["r/min", "rpm", "/min", "1/min"],
   m: ["m"],
   s: ["s", "sec", "seconds"],
+  dB: ["db", "dba", "db(a)"],
   K: [],
 };
 
@@ -46,6 +47,8 @@ const EXAMPLES: Readonly<Record<QuantityId, string>> = {
   frequency: "50",
   temperature: "14 °C",
   speed: "1420",
+  time: "4.2",
+  noise: "62",
 };
 
 const OVER = /^(ol|o\.l\.?|0l|over|overload|over-?range|open|∞|inf)$/i;

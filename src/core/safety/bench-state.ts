@@ -16,6 +16,14 @@ export interface StoredItem {
   readonly recheckAfter?: string | undefined;
 }
 
+export type Holdable = "springs" | "lifted-load" | "belt";
+
+/** What can move by itself: `none` is the honest way out of a question that does not fit this machine. */
+export interface HeldItem {
+  readonly id: Holdable;
+  readonly is: "held" | "free" | "none";
+}
+
 /** How the machine stands, one a job (CONTRACTS). */
 export interface BenchState {
   readonly plug: Plug;
@@ -25,7 +33,9 @@ export interface BenchState {
   readonly stored: readonly StoredItem[];
   /** The repairer looked and says that nothing in this machine stores charge. */
   readonly nothingStores: boolean;
-  readonly held: readonly { readonly id: "springs" | "lifted-load" | "belt"; readonly is: "held" | "free" }[];
+  readonly held: readonly HeldItem[];
+  /** Hazards the repairer has read and seen to; they withhold nothing. */
+  readonly minded: readonly string[];
   readonly opened: readonly string[];
   readonly load: "coupled" | "separated" | "not-known";
   readonly temperature: "cold" | "warm" | "hot" | "not-known";
@@ -47,7 +57,8 @@ export type BenchEvent =
   | { readonly event: "stored-clip"; readonly id: StoreId }
   | { readonly event: "stored-cannot"; readonly id: StoreId; readonly why: string }
   | { readonly event: "nothing-stores" }
-  | { readonly event: "held"; readonly id: "springs" | "lifted-load" | "belt"; readonly is: "held" | "free" }
+  | ({ readonly event: "held" } & HeldItem)
+  | { readonly event: "minded"; readonly id: string }
   | { readonly event: "load"; readonly is: "coupled" | "separated" }
   | { readonly event: "temperature"; readonly is: "cold" | "warm" | "hot" };
 
@@ -57,6 +68,7 @@ export const AT_THE_DOOR: BenchState = {
   stored: [],
   nothingStores: false,
   held: [],
+  minded: [],
   opened: [],
   load: "not-known",
   temperature: "not-known",
@@ -66,6 +78,10 @@ export const AT_THE_DOOR: BenchState = {
 export interface BenchMachine {
   readonly connection: "plug" | "detachable-cord" | "fixed" | "battery" | "not-known";
   readonly stores: readonly StoreId[];
+  /** Whether it has a battery of its own, whatever else feeds it. */
+  readonly hasBattery: boolean;
+  /** What in it can move by itself and must be held before hands go in. */
+  readonly holds: readonly Holdable[];
 }
 
 function later(at: string, seconds: number): string {
@@ -79,6 +95,11 @@ function withStored(state: BenchState, item: StoredItem): BenchState {
 /** Power came or may have come: nothing read before it counts any longer. */
 function uncharged(state: BenchState): BenchState {
   return { ...state, provenDead: undefined, stored: [], plugEvidence: undefined };
+}
+
+/** The machine may have moved under power: what was held then must be looked at again. */
+function moved(state: BenchState): BenchState {
+  return { ...state, held: state.held.filter(({ is }) => is !== "held") };
 }
 
 /** Neither plug nor battery is known any more; a battery that is in stays in. */
@@ -135,7 +156,7 @@ export function applyBenchEvent(
 ): Result<BenchState> {
   switch (event.event) {
     case "plugged-in":
-      return ok({ ...uncharged(state), plug: "plugged-in" });
+      return ok({ ...moved(uncharged(state)), plug: "plugged-in" });
     case "not-known":
       return ok({ ...uncharged(state), ...doubted(state) });
     case "unplugged":
@@ -150,7 +171,7 @@ export function applyBenchEvent(
     case "battery":
       return ok(
         event.is === "in"
-          ? { ...uncharged(state), plug: state.plug, battery: "in" }
+          ? { ...moved(uncharged(state)), plug: state.plug, battery: "in" }
           : { ...state, battery: "out" },
       );
     case "stored-volts": {
@@ -169,6 +190,8 @@ export function applyBenchEvent(
         ...state,
         held: [...state.held.filter(({ id }) => id !== event.id), { id: event.id, is: event.is }],
       });
+    case "minded":
+      return ok({ ...state, minded: [...new Set([...state.minded, event.id])] });
     case "load":
       return ok({ ...state, load: event.is });
     case "temperature":
@@ -227,9 +250,19 @@ export type BenchGap = "plug" | "battery" | "charge" | "springs" | "lifted-load"
 
 const SETTLED: ReadonlySet<StoredStanding> = new Set<StoredStanding>(["drained", "clip", "none"]);
 
-function isDead(state: BenchState, machine: BenchMachine): boolean {
-  if (machine.connection === "battery") return state.battery === "out" && state.plug !== "plugged-in";
+/** Nothing from outside reaches it. A battery machine that is not on a charger has no plug to speak of. */
+function isCutOff(state: BenchState, machine: BenchMachine): boolean {
+  if (machine.connection === "battery") return state.plug !== "plugged-in";
   return state.plug === "unplugged" || (state.plug === "isolated" && state.provenDead !== undefined);
+}
+
+/** Unplugging never makes a battery machine safe: its battery must be out as well. */
+function hasBatteryIn(state: BenchState, machine: BenchMachine): boolean {
+  return state.battery === "in" || (hasOwnBattery(machine) && state.battery !== "out");
+}
+
+export function hasOwnBattery(machine: BenchMachine): boolean {
+  return machine.hasBattery || machine.connection === "battery";
 }
 
 /** @returns the gaps between the state (already `asSeen`) and what a move needs. */
@@ -241,13 +274,15 @@ export function gapsFor(
   limits: Limits,
 ): BenchGap[] {
   if (need === "none") return [];
-  const gaps: BenchGap[] = isDead(state, machine)
-    ? []
-    : [machine.connection === "battery" ? "battery" : "plug"];
-  if (state.battery === "in" && machine.connection !== "battery") gaps.push("battery");
+  const gaps: BenchGap[] = [];
+  if (!isCutOff(state, machine)) gaps.push("plug");
+  if (hasBatteryIn(state, machine)) gaps.push("battery");
   if (need === "plug-out") return gaps;
   const isSettled = machine.stores.every((id) => SETTLED.has(storedStanding(state, id, now, limits)));
   const isCharged = state.stored.some(({ id }) => !SETTLED.has(storedStanding(state, id, now, limits)));
   if (!isSettled || isCharged) gaps.push("charge");
-  return [...gaps, ...state.held.filter(({ is }) => is === "free").map(({ id }) => id)];
+  const loose = new Set(state.held.filter(({ is }) => is === "free").map(({ id }) => id));
+  const settled = new Set(state.held.filter(({ is }) => is !== "free").map(({ id }) => id));
+  for (const id of machine.holds) if (!settled.has(id)) loose.add(id);
+  return [...gaps, ...loose];
 }

@@ -15,7 +15,16 @@ export interface DeadCheckJudgement {
 
 /** The dead checks a machine owes before its first plug-in. A class II machine owes no earth test. */
 export function checksFor(checks: readonly DeadCheck[], protection: ProtectionClass): DeadCheck[] {
-  return checks.filter(({ classes }) => classes.includes(protection));
+  return checks.filter(({ classes, insteadOf }) => insteadOf === undefined && classes.includes(protection));
+}
+
+/** The check that may stand for another one at the end, where this machine has one. */
+export function alternativeTo(
+  check: DeadCheck,
+  checks: readonly DeadCheck[],
+  protection: ProtectionClass,
+): DeadCheck | undefined {
+  return checks.find(({ classes, insteadOf }) => insteadOf === check.id && classes.includes(protection));
 }
 
 const APPLIES: Readonly<Record<string, (protection: ProtectionClass, hasHeater: boolean) => boolean>> = {
@@ -23,6 +32,8 @@ const APPLIES: Readonly<Record<string, (protection: ProtectionClass, hasHeater: 
   "insulation-class-1": (protection) => protection === "class-1",
   // Where the class is not known the stricter limit decides.
   "insulation-class-2": (protection) => protection === "class-2" || protection === "not-known",
+  "leakage-class-1": (protection) => protection === "class-1",
+  "leakage-class-2": (protection) => protection === "class-2" || protection === "not-known",
 };
 
 function limitFor(check: DeadCheck, protection: ProtectionClass, hasHeater: boolean, limits: Limits) {

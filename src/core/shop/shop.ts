@@ -11,6 +11,10 @@ export interface Shop {
   readonly signs: Knowledge["signs"];
   readonly deadChecks: Knowledge["deadChecks"];
   readonly moves: Knowledge["moves"];
+  readonly archetypes: Knowledge["archetypes"];
+  readonly hazards: Knowledge["hazards"];
+  readonly seen: Knowledge["seen"];
+  readonly recalls: Knowledge["recalls"];
   /** What the shop's own closed jobs add to the chances; nothing unless the shop has chosen so. */
   readonly counts: ShopCounts | undefined;
   /** The moment the page was made: screens tick on from it. */

@@ -28,6 +28,8 @@ const UNITS: Readonly<Record<QuantityId, readonly string[]>> = {
   frequency: ["Hz"],
   temperature: ["°C"],
   speed: ["r/min"],
+  time: ["s"],
+  noise: ["dB"],
 };
 
 interface KeypadProps {

@@ -5,6 +5,7 @@ const STATE_WORDS: Readonly<Record<CollarState, string>> = {
   done: "done",
   attention: "needs attention",
   "to-come": "to come",
+  locked: "locked until all is back",
 };
 
 interface CollarProps {

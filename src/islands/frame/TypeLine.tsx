@@ -1,6 +1,7 @@
 import { Command } from "cmdk";
 import { useEffect, useRef, useState } from "react";
 import { type CapacitorMark, parseCapacitorMark } from "@/core/markings/capacitor";
+import { type NameplateLine, parseNameplate } from "@/core/markings/nameplate";
 import { TOOLS } from "@/core/tools/registry";
 import { request } from "../state/api";
 
@@ -35,6 +36,25 @@ function understood(typed: string): CapacitorMark | undefined {
   if (!LOOKS_LIKE_CAPACITOR.test(typed)) return undefined;
   const parsed = parseCapacitorMark(typed);
   return parsed.ok ? parsed.value : undefined;
+}
+
+/** Two fields of a plate are a plate: one number with a unit may be anything. */
+function understoodPlate(typed: string): NameplateLine | undefined {
+  const line = parseNameplate(typed);
+  return Object.keys(line.fields).length >= 2 ? line : undefined;
+}
+
+function UnderstoodPlate({ plate }: { readonly plate: NameplateLine }) {
+  return (
+    <dl className="grid grid-cols-[max-content_1fr] gap-x-4 gap-y-1 border-rule border-b px-3 py-2">
+      {plate.understood.map(({ text, meaning }) => (
+        <div className="contents" key={text}>
+          <dt className="num">{text}</dt>
+          <dd className="text-soft">{meaning}</dd>
+        </div>
+      ))}
+    </dl>
+  );
 }
 
 function Understood({ mark }: { readonly mark: CapacitorMark }) {
@@ -78,7 +98,8 @@ export function TypeLine({ jobId }: { readonly jobId?: number | undefined }) {
   const go = (path: string): void => window.location.assign(path);
   const words = typed.trim().toLowerCase();
   const tools = words === "" ? [] : TOOLS.filter(({ title }) => title.toLowerCase().includes(words));
-  const hasAnswer = mark !== undefined || hits.length > 0 || tools.length > 0;
+  const plate = mark ? undefined : understoodPlate(typed);
+  const hasAnswer = mark !== undefined || plate !== undefined || hits.length > 0 || tools.length > 0;
   return (
     <Command
       shouldFilter={false}
@@ -115,6 +136,16 @@ export function TypeLine({ jobId }: { readonly jobId?: number | undefined }) {
             }
           >
             Check a reading against it{jobId ? ` in job ${jobId}` : ""}
+          </Command.Item>
+        ) : null}
+        {plate ? <UnderstoodPlate plate={plate} /> : null}
+        {plate ? (
+          <Command.Item
+            className={ITEM}
+            value="plate"
+            onSelect={() => go(`/jobs/new?plate=${encodeURIComponent(typed)}`)}
+          >
+            Take in a machine with this plate
           </Command.Item>
         ) : null}
         {hits.map((hit) => (

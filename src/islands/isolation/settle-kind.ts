@@ -2,11 +2,12 @@ import type { TakenIn } from "@/core/job/entry";
 import type { JobView } from "@/core/job/reduce";
 import { usePost } from "../state/use-post";
 
+/** The line alone, without the place it has in the log. */
 function withFamily(
-  { machine, tag, place, protectionClass, connection, heater, ownerId, ceilingMinor, history }: TakenIn,
+  { seq: _seq, at: _at, by: _by, ...line }: NonNullable<JobView["takenIn"]>,
   family: string,
 ): TakenIn {
-  return { machine, tag, place, family, protectionClass, connection, heater, ownerId, ceilingMinor, history };
+  return { ...line, family };
 }
 
 /** Says what kind of motor a machine has: the line of taking in, once more, with its family. */

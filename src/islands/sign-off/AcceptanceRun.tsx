@@ -45,6 +45,7 @@ function runOf(draft: Draft): Run {
       draft.before.trim() === "" && draft.after.trim() === ""
         ? []
         : [{ quantity: "current", before: draft.before.trim(), after: draft.after.trim() }],
+    outlet: "not-said",
     taken: "now",
   };
 }

@@ -24,6 +24,13 @@ function settlesPlug(posted: Posted): boolean {
   return posted.kind === "bench-state" && PLUG_EVENTS.has(posted.payload["event"]);
 }
 
+/** The job as it stands on the shop's computer, for a page that was not made with it. */
+export async function loadJob(jobId: number): Promise<Result<JobView>> {
+  const answer = await request<JobView>("GET", `/api/jobs/${jobId}`);
+  if (answer.ok) $job.set(answer.value);
+  return answer;
+}
+
 /**
  * The one way an island changes a job. A lost answer is asked for again with the same entryId, which is harmless.
  * When the job went on meanwhile, the newest state is loaded and the issue says what changed.
@@ -46,8 +53,7 @@ export async function postEntry(jobId: number, posted: Posted): Promise<Result<J
     $job.set(answer.value);
     if (settlesPlug(posted)) settlePlug(jobId, answer.value.seq);
   } else if (answer.status === 409) {
-    const newest = await request<JobView>("GET", `/api/jobs/${jobId}`);
-    if (newest.ok) $job.set(newest.value);
+    await loadJob(jobId);
   }
   return answer;
 }

@@ -2,38 +2,14 @@ import type { UseFormReturn } from "react-hook-form";
 import type { Shop } from "@/core/shop/shop";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
+import { HazardPart } from "./DoorPart";
+import { Earlier } from "./Earlier";
 import type { TakeInForm as Form } from "./form";
+import { Text } from "./Text";
 
 interface PartProps {
   readonly form: UseFormReturn<Form>;
   readonly shop: Shop;
-}
-
-type TextName = { [K in keyof Form]: Form[K] extends string ? K : never }[keyof Form];
-
-interface TextProps extends Pick<PartProps, "form"> {
-  readonly name: TextName;
-  readonly label: string;
-  readonly hint?: string;
-  readonly placeholder?: string;
-  readonly className?: string;
-  readonly isNumber?: boolean;
-}
-
-function Text({ form, name, label, hint, placeholder, className = "", isNumber = false }: TextProps) {
-  return (
-    <Field label={label} hint={hint} error={form.formState.errors[name]?.message} className={className}>
-      {(ids) => (
-        <input
-          {...ids}
-          className={`input ${isNumber ? "num" : ""}`}
-          placeholder={placeholder}
-          autoComplete="off"
-          {...form.register(name)}
-        />
-      )}
-    </Field>
-  );
 }
 
 export function MachinePart({ form, shop, isNew }: PartProps & { readonly isNew: boolean }) {
@@ -46,6 +22,11 @@ export function MachinePart({ form, shop, isNew }: PartProps & { readonly isNew:
         placeholder="Honey extractor"
         className="sm:col-span-2"
       />
+      {isNew ? (
+        <div className="sm:col-span-2">
+          <Earlier form={form} shop={shop} />
+        </div>
+      ) : null}
       <Text form={form} name="tag" label="Tag hung on it" hint="Beside the job number." />
       <Text form={form} name="place" label="Stands at" placeholder="left bench" />
       {isNew ? <Text form={form} name="ownerName" label="Owner" /> : null}
@@ -53,28 +34,6 @@ export function MachinePart({ form, shop, isNew }: PartProps & { readonly isNew:
         <Text form={form} name="ownerContact" label="Reached by" placeholder="message, evenings" />
       ) : null}
       <Text form={form} name="ceiling" label={`Ring the owner above, ${shop.settings.currency}`} isNumber />
-    </section>
-  );
-}
-
-export function PlatePart({ form }: Pick<PartProps, "form">) {
-  return (
-    <section aria-label="Nameplate">
-      <h2 className="mb-2 font-bold text-lg">As it stands on the plate</h2>
-      <div className="grid grid-cols-2 gap-x-4 gap-y-3 sm:grid-cols-5">
-        <Text form={form} name="volts" label="Volts" placeholder="230" isNumber />
-        <Text form={form} name="hertz" label="Hertz" placeholder="50" isNumber />
-        <Text form={form} name="amps" label="Amps" placeholder="3.4" isNumber />
-        <Text form={form} name="power" label="Power" placeholder="1/2 hp" isNumber />
-        <Text form={form} name="speed" label="r/min" placeholder="1425" isNumber />
-        <Text
-          form={form}
-          name="plateText"
-          label="Other words on it"
-          className="col-span-2 sm:col-span-5"
-          hint="A worn plate is fine: leave out what cannot be read."
-        />
-      </div>
     </section>
   );
 }
@@ -200,12 +159,7 @@ export function KindPart({ form, shop }: PartProps) {
         value={form.watch("heater")}
         onChoose={(value) => form.setValue("heater", value)}
       />
-      <Field
-        label="Who has been inside before, what was tried"
-        error={form.formState.errors.history?.message}
-      >
-        {(ids) => <textarea {...ids} className="textarea" rows={2} {...form.register("history")} />}
-      </Field>
+      <HazardPart form={form} shop={shop} />
     </section>
   );
 }

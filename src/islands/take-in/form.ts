@@ -1,6 +1,7 @@
-import type { Complaint, MotorPlate, TakenIn } from "@/core/job/entry";
+import type { Complaint, MotorPlate, Picture, RecallLook, TakenIn } from "@/core/job/entry";
 import { takeInDraftSchema } from "@/core/job/entry.input";
 import type { JobView } from "@/core/job/reduce";
+import { parseNameplate } from "@/core/markings/nameplate";
 import { minorDigits } from "@/core/quantity/format";
 import { parseMoney } from "@/core/quantity/money";
 import type { Issue } from "@/core/result";
@@ -14,7 +15,15 @@ export interface TakeInForm {
   ownerName: string;
   ownerContact: string;
   ceiling: string;
+  fee: string;
+  feeCounts: boolean;
+  deposit: string;
   history: string;
+  earlierParts: string;
+  hazards: string[];
+  recall: RecallLook["looked"];
+  recallWhere: string;
+  from: TakenIn["from"];
   family: string;
   protectionClass: TakenIn["protectionClass"];
   connection: TakenIn["connection"];
@@ -24,7 +33,10 @@ export interface TakeInForm {
   amps: string;
   power: string;
   speed: string;
+  powerIs: MotorPlate["powerIs"];
+  typeCode: string;
   plateText: string;
+  pictures: Picture[];
   signs: string[];
   circumstance: Complaint["circumstance"];
   afterMinutes: string;
@@ -38,7 +50,15 @@ export const EMPTY_FORM: TakeInForm = {
   ownerName: "",
   ownerContact: "",
   ceiling: "",
+  fee: "",
+  feeCounts: true,
+  deposit: "",
   history: "",
+  earlierParts: "",
+  hazards: [],
+  recall: "not-looked",
+  recallWhere: "",
+  from: null,
   family: "not-known",
   protectionClass: "not-known",
   connection: "not-known",
@@ -48,7 +68,10 @@ export const EMPTY_FORM: TakeInForm = {
   amps: "",
   power: "",
   speed: "",
+  powerIs: "not-said",
+  typeCode: "",
   plateText: "",
+  pictures: [],
   signs: [],
   circumstance: "not-known",
   afterMinutes: "",
@@ -60,6 +83,7 @@ export interface TakeInParts {
   readonly owner: { readonly name: string; readonly contact: string } | null;
   readonly complaint: Complaint | null;
   readonly plate: MotorPlate | null;
+  readonly pictures: readonly Picture[];
 }
 
 /** Which field a path of the posted shape belongs to. */
@@ -68,6 +92,9 @@ const FIELD_OF: Readonly<Record<string, keyof TakeInForm>> = {
   "owner.contact": "ownerContact",
   "plate.text": "plateText",
   "takenIn.ceilingMinor": "ceiling",
+  "takenIn.feeMinor": "fee",
+  "takenIn.depositMinor": "deposit",
+  "takenIn.recall.where": "recallWhere",
 };
 
 export function fieldOf(path: string): keyof TakeInForm | undefined {
@@ -78,8 +105,8 @@ export function fieldOf(path: string): keyof TakeInForm | undefined {
 }
 
 function plateOf(form: TakeInForm): MotorPlate | null {
-  const { volts, hertz, amps, power, speed, plateText: text } = form;
-  const isEmpty = [volts, hertz, amps, power, speed, text].every((one) => one.trim() === "");
+  const { volts, hertz, amps, power, speed, powerIs, typeCode, plateText: text } = form;
+  const isEmpty = [volts, hertz, amps, power, speed, typeCode, text].every((one) => one.trim() === "");
   return isEmpty
     ? null
     : {
@@ -89,6 +116,8 @@ function plateOf(form: TakeInForm): MotorPlate | null {
         amps: amps.trim(),
         power: power.trim(),
         speed: speed.trim(),
+        powerIs,
+        typeCode: typeCode.trim(),
         text: text.trim(),
       };
 }
@@ -105,15 +134,29 @@ function complaintOf(form: TakeInForm): Complaint | null {
   };
 }
 
+/** An amount as typed in minor units, or what is wrong with it; nothing typed is no amount. */
+function moneyOf(
+  typed: string,
+  currency: string,
+  label: string,
+  path: string,
+): { readonly minor: number | null; readonly issues: readonly Issue[] } {
+  if (typed.trim() === "") return { minor: null, issues: [] };
+  const parsed = parseMoney(typed, currency, label);
+  return parsed.ok
+    ? { minor: parsed.value, issues: [] }
+    : { minor: null, issues: parsed.issues.map((one) => ({ ...one, path })) };
+}
+
 /** The form as it is posted, and every problem with it by field. */
 export function readForm(
   form: TakeInForm,
   currency: string,
 ): { readonly parts: TakeInParts; readonly issues: readonly Issue[] } {
-  const ceiling =
-    form.ceiling.trim() === "" ? undefined : parseMoney(form.ceiling, currency, "Owner's ceiling");
-  const { tag, place, family, protectionClass, connection, heater, history } = form;
-  const ceilingMinor = ceiling?.ok ? ceiling.value : null;
+  const ceiling = moneyOf(form.ceiling, currency, "Owner's ceiling", "takenIn.ceilingMinor");
+  const fee = moneyOf(form.fee, currency, "Fee for looking", "takenIn.feeMinor");
+  const deposit = moneyOf(form.deposit, currency, "Deposit", "takenIn.depositMinor");
+  const { tag, place, family, protectionClass, connection, heater, history, hazards, feeCounts, from } = form;
   const takenIn = {
     machine: form.machine.trim(),
     tag: tag.trim(),
@@ -122,26 +165,83 @@ export function readForm(
     protectionClass,
     connection,
     heater,
-    ceilingMinor,
+    ceilingMinor: ceiling.minor,
     history: history.trim(),
+    earlierParts: form.earlierParts.trim(),
+    hazards: [...hazards].sort(),
+    feeMinor: fee.minor,
+    feeCounts,
+    depositMinor: deposit.minor,
+    recall: { looked: form.recall, where: form.recallWhere.trim() },
+    from,
   };
   const owner =
     form.ownerName.trim() === "" && form.ownerContact.trim() === ""
       ? null
       : { name: form.ownerName.trim(), contact: form.ownerContact.trim() };
-  const parts = { takenIn, owner, complaint: complaintOf(form), plate: plateOf(form) };
+  const { pictures } = form;
+  const parts = { takenIn, owner, complaint: complaintOf(form), plate: plateOf(form), pictures };
   const placeholder = { entryId: "00000000-0000-4000-8000-000000000000", by: "form" };
   const parsed = parseWith(takeInDraftSchema, { ...placeholder, ...parts });
-  const money =
-    ceiling && !ceiling.ok ? ceiling.issues.map((one) => ({ ...one, path: "takenIn.ceilingMinor" })) : [];
-  return { parts, issues: [...money, ...(parsed.ok ? [] : parsed.issues)] };
+  return {
+    parts,
+    issues: [...ceiling.issues, ...fee.issues, ...deposit.issues, ...(parsed.ok ? [] : parsed.issues)],
+  };
+}
+
+/** A form that begins with a line of a plate. */
+export function formOfPlate(typed: string): TakeInForm {
+  const { fields, powerIs, typeCode, protectionClass, leftOver } = parseNameplate(typed);
+  return {
+    ...EMPTY_FORM,
+    ...fields,
+    powerIs,
+    typeCode: typeCode ?? "",
+    plateText: leftOver,
+    ...(protectionClass ? { protectionClass } : {}),
+  };
+}
+
+function amount(minor: number | null | undefined, currency: string): string {
+  const digits = minorDigits(currency);
+  return minor === null || minor === undefined ? "" : (minor / 10 ** digits).toFixed(digits);
+}
+
+/** A job that a new one is begun from: the same machine again, or one of its kind. */
+export function formFrom(earlier: JobView, as: "same" | "twin", currency: string): TakeInForm {
+  const whole = formOf(earlier, "", currency);
+  const begun: TakeInForm = {
+    ...EMPTY_FORM,
+    machine: whole.machine,
+    family: whole.family,
+    protectionClass: whole.protectionClass,
+    connection: whole.connection,
+    heater: whole.heater,
+    hazards: whole.hazards,
+    volts: whole.volts,
+    hertz: whole.hertz,
+    amps: whole.amps,
+    power: whole.power,
+    powerIs: whole.powerIs,
+    speed: whole.speed,
+    from: { jobId: earlier.jobId, as },
+  };
+  if (as === "twin") return begun;
+  const done = earlier.interventions.map(({ label }) => label).join(", ");
+  return {
+    ...begun,
+    tag: whole.tag,
+    typeCode: whole.typeCode,
+    plateText: whole.plateText,
+    history: [whole.history, `Job ${earlier.jobId} here.`].filter((part) => part !== "").join(" "),
+    earlierParts: [whole.earlierParts, done].filter((part) => part !== "").join("; "),
+  };
 }
 
 /** What a job says, back as the text of the form. */
 export function formOf(job: JobView, ownerName: string, currency: string): TakeInForm {
   const { takenIn, complaint, plate } = job;
-  const digits = minorDigits(currency);
-  const ceiling = takenIn?.ceilingMinor;
+  const minutes = complaint?.afterMinutes;
   return {
     ...EMPTY_FORM,
     ...(takenIn
@@ -151,12 +251,20 @@ export function formOf(job: JobView, ownerName: string, currency: string): TakeI
           place: takenIn.place,
           family: takenIn.family,
           history: takenIn.history,
+          earlierParts: takenIn.earlierParts,
+          hazards: [...takenIn.hazards],
+          feeCounts: takenIn.feeCounts,
+          recall: takenIn.recall.looked,
+          recallWhere: takenIn.recall.where,
+          from: takenIn.from,
+          protectionClass: takenIn.protectionClass,
+          connection: takenIn.connection,
+          heater: takenIn.heater,
         }
       : {}),
-    ...(takenIn
-      ? { protectionClass: takenIn.protectionClass, connection: takenIn.connection, heater: takenIn.heater }
-      : {}),
-    ceiling: ceiling === null || ceiling === undefined ? "" : (ceiling / 10 ** digits).toFixed(digits),
+    ceiling: amount(takenIn?.ceilingMinor, currency),
+    fee: amount(takenIn?.feeMinor, currency),
+    deposit: amount(takenIn?.depositMinor, currency),
     ownerName,
     ...(plate
       ? {
@@ -165,15 +273,14 @@ export function formOf(job: JobView, ownerName: string, currency: string): TakeI
           amps: plate.amps,
           power: plate.power,
           speed: plate.speed,
+          powerIs: plate.powerIs,
+          typeCode: plate.typeCode,
           plateText: plate.text,
         }
       : {}),
     ...(complaint
       ? { signs: [...complaint.signs], circumstance: complaint.circumstance, words: complaint.words }
       : {}),
-    afterMinutes:
-      complaint?.afterMinutes === null || complaint?.afterMinutes === undefined
-        ? ""
-        : String(complaint.afterMinutes),
+    afterMinutes: minutes === null || minutes === undefined ? "" : String(minutes),
   };
 }

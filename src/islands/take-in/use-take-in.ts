@@ -1,11 +1,12 @@
 import { useEffect, useState } from "react";
 import { type FieldErrors, type Resolver, useForm } from "react-hook-form";
 import type { JobView } from "@/core/job/reduce";
+import type { SeenFault } from "@/core/knowledge/types";
 import type { Issue } from "@/core/result";
 import { request } from "../state/api";
 import { dropDraft, keepDraft, readDraft } from "../state/draft";
 import { benchName, newId } from "../state/person";
-import { type Posted, postEntry } from "../state/post-entry";
+import { loadJob, type Posted, postEntry } from "../state/post-entry";
 import { EMPTY_FORM, fieldOf, formOf, readForm, type TakeInForm } from "./form";
 
 function resolverFor(currency: string): Resolver<TakeInForm> {
@@ -40,10 +41,16 @@ function changes(form: TakeInForm, before: TakeInForm, job: JobView, currency: s
   return posted;
 }
 
+/** What a new job begins with, and what tells its draft from others. */
+export interface Begun {
+  readonly key: string;
+  readonly form: TakeInForm;
+}
+
 /** Take in: a new job, or corrections to one. What is typed is put aside on the device as it is typed. */
-export function useTakeIn(job: JobView | undefined, ownerName: string, currency: string) {
-  const key = job ? `take-in:${job.jobId}` : "take-in:new";
-  const asKept = job ? formOf(job, ownerName, currency) : EMPTY_FORM;
+export function useTakeIn(job: JobView | undefined, ownerName: string, currency: string, begun?: Begun) {
+  const key = job ? `take-in:${job.jobId}` : `take-in:new${begun ? `:${begun.key}` : ""}`;
+  const asKept = job ? formOf(job, ownerName, currency) : (begun?.form ?? EMPTY_FORM);
   const form = useForm<TakeInForm>({
     defaultValues: { ...asKept, ...readDraft<TakeInForm>(key) },
     resolver: resolverFor(currency),
@@ -65,7 +72,7 @@ export function useTakeIn(job: JobView | undefined, ownerName: string, currency:
     }
     setProblem(issues.map(({ message }) => message).join(" "));
   };
-  const makeJob = async (values: TakeInForm): Promise<void> => {
+  const makeJob = async (values: TakeInForm): Promise<number | undefined> => {
     const entryId = readDraft<string>(`${key}:id`) ?? newId();
     keepDraft(`${key}:id`, entryId);
     const made = await request<{ jobId: number }>("POST", "/api/jobs", {
@@ -73,23 +80,45 @@ export function useTakeIn(job: JobView | undefined, ownerName: string, currency:
       by: benchName(),
       ...readForm(values, currency).parts,
     });
-    if (!made.ok) return show(made.issues);
+    if (!made.ok) {
+      show(made.issues);
+      return undefined;
+    }
     dropDraft(key);
     dropDraft(`${key}:id`);
-    window.location.assign(`/jobs/${made.value.jobId}/make-safe`);
+    return made.value.jobId;
   };
-  const correctJob = async (values: TakeInForm, current: JobView): Promise<void> => {
+  const correctJob = async (values: TakeInForm, current: JobView): Promise<number | undefined> => {
     const posted = changes(values, asKept, current, currency);
     for (const one of posted) {
       const answer = await postEntry(current.jobId, one);
-      if (!answer.ok) return show(answer.issues);
+      if (!answer.ok) {
+        show(answer.issues);
+        return undefined;
+      }
     }
     dropDraft(key);
     setKept(posted.length === 0 ? "Nothing was changed." : "Kept.");
+    return current.jobId;
+  };
+  const keepValues = (values: TakeInForm): Promise<number | undefined> => {
+    setProblem(undefined);
+    return job ? correctJob(values, job) : makeJob(values);
   };
   const keep = form.handleSubmit(async (values) => {
-    setProblem(undefined);
-    await (job ? correctJob(values, job) : makeJob(values));
+    const jobId = await keepValues(values);
+    if (!job && jobId !== undefined) window.location.assign(`/jobs/${jobId}/make-safe`);
   });
-  return { form, keep, problem, kept };
+  /** Keeps the form, writes down what was seen and mended, and goes on to putting back. */
+  const keepFixed = (seen: SeenFault): Promise<void> =>
+    form.handleSubmit(async (values) => {
+      const jobId = await keepValues(values);
+      if (jobId === undefined) return;
+      if (!job) await loadJob(jobId);
+      const payload = { repair: seen.repair, seen: seen.id };
+      const answer = await postEntry(jobId, { kind: "intervention", stage: "take-in", payload });
+      if (!answer.ok) return show(answer.issues);
+      window.location.assign(`/jobs/${jobId}/put-back`);
+    })();
+  return { form, keep, keepFixed, problem, kept };
 }

@@ -1,7 +1,9 @@
-import type { Refitted } from "@/core/job/entry";
+import type { FollowedUp, Refitted } from "@/core/job/entry";
 import type { LedgerLine } from "@/core/job/reduce";
-import { formatDay, formatDuration, formatMoney, formatReading, formatText } from "@/core/quantity/format";
+import { formatDuration, formatMoney, formatReading, formatText } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
+import { inSentence } from "./in-sentence";
+import { offWords, PICTURE_OF, promiseWords } from "./put-back";
 import { RUN_RESULT, RUN_WORDS, SIGN_OFF_WORDS } from "./runs";
 import { reasonWords, VERDICT_WORDS } from "./said";
 
@@ -10,6 +12,12 @@ const EVIDENCE: Readonly<Record<string, string>> = {
   "plug-in-pocket": "plug in the pocket",
   "plug-tagged": "plug tagged",
   "cord-off-machine": "cord off the machine",
+};
+
+const HELD: Readonly<Record<string, string>> = {
+  springs: "Springs",
+  "lifted-load": "Lifted load",
+  belt: "Belt",
 };
 
 const STORE: Readonly<Record<string, string>> = {
@@ -44,7 +52,9 @@ function benchWords(payload: Extract<LedgerLine, { kind: "bench-state" }>["paylo
     case "nothing-stores":
       return "Nothing in it stores charge";
     case "held":
-      return `${payload.id === "lifted-load" ? "Lifted load" : payload.id === "belt" ? "Belt" : "Springs"} ${payload.is}`;
+      return `${HELD[payload.id]} ${payload.is === "none" ? "not in this machine" : payload.is}`;
+    case "minded":
+      return `Seen to: ${payload.id.replaceAll("-", " ")}`;
     case "load":
       return payload.is === "separated" ? "Motor parted from its load" : "Motor joined to its load";
     case "temperature":
@@ -91,6 +101,17 @@ const REFIT: Readonly<Record<Refitted["how"], string>> = {
   "left-out": "Left out",
 };
 
+function refitWords({ how, line, count, why, carried }: Refitted): string {
+  const moved = carried.length > 0 ? `, moved over: ${carried.join(", ")}` : "";
+  return `${REFIT[how]}${count === null ? "" : `, ${count} of them`} (line ${line})${why ? `: ${why}` : ""}${moved}`;
+}
+
+const FOLLOWED: Readonly<Record<FollowedUp["result"], string>> = {
+  good: "Looked again, still good",
+  "came-back": "Looked again, it came back",
+  "let-go": "Not looked at again",
+};
+
 /** One line of the ledger in words. */
 export function lineWords(line: LedgerLine, shop: Shop): string {
   switch (line.kind) {
@@ -113,7 +134,7 @@ export function lineWords(line: LedgerLine, shop: Shop): string {
     case "answer":
       return answerWords(line.payload, shop);
     case "intervention":
-      return line.payload.label;
+      return line.payload.seen ? `Seen and mended: ${inSentence(line.payload.label)}` : line.payload.label;
     case "part-chosen":
       return `Part chosen: ${line.payload.label}${line.payload.fit === "fit" ? "" : `, ${line.payload.fit === "note" ? "with a note" : "for a while only"}`}`;
     case "built":
@@ -122,10 +143,16 @@ export function lineWords(line: LedgerLine, shop: Shop): string {
       return `Price, ${line.payload.of === "machine" ? "another machine" : line.payload.of.replaceAll("-", " ")}: ${formatMoney(line.payload.minor, shop.settings.currency)}`;
     case "decision":
       return `Decided: ${line.payload.label}${line.payload.overrideWhy ? `, without proof: ${line.payload.overrideWhy}` : ""}`;
+    case "picture":
+      return `Picture, ${PICTURE_OF[line.payload.of]}${line.payload.words ? `: ${line.payload.words}` : ""}`;
     case "removed":
-      return `Off: ${line.payload.count > 1 ? `${line.payload.count} × ` : ""}${line.payload.what}${line.payload.where ? `, ${line.payload.where}` : ""}`;
+      return `Off: ${offWords(line.payload)}${line.payload.where ? `, ${line.payload.where}` : ""}`;
+    case "pinned":
+      return `Line ${line.payload.line} shown on the picture of line ${line.payload.picture}`;
+    case "reordered":
+      return `Order of putting back: ${line.payload.lines.join(", ")}`;
     case "refitted":
-      return `${REFIT[line.payload.how]} (line ${line.payload.line})${line.payload.why ? `: ${line.payload.why}` : ""}`;
+      return refitWords(line.payload);
     case "acceptance-run":
       return `Run, ${RUN_WORDS[line.payload.circumstance]}, ${line.payload.minutes} min: ${RUN_RESULT[line.payload.result]}`;
     case "signed-off":
@@ -139,7 +166,11 @@ export function lineWords(line: LedgerLine, shop: Shop): string {
     case "timer-started":
       return `Timer, ${line.payload.what.replace("-", " ")}: ${formatDuration(line.payload.seconds)}`;
     case "follow-up":
-      return `Look again${line.payload.onDay ? ` on ${formatDay(line.payload.onDay)}` : ""}: ${line.payload.what}${line.payload.condition ? ` (${line.payload.condition})` : ""}`;
+      return promiseWords(line.payload);
+    case "followed-up":
+      return `${FOLLOWED[line.payload.result]} (line ${line.payload.line})${line.payload.words ? `: ${line.payload.words}` : ""}`;
+    case "reopened":
+      return `Opened again: ${line.payload.why}`;
     case "note":
       return line.payload.text;
     case "struck":

@@ -40,4 +40,5 @@ export const UNPROVEN_WORDS: Readonly<Record<string, string>> = {
   "condition-after-minutes": "It was not run as long as the complaint takes to come",
   "condition-sometimes": "It fails only sometimes: no single run can prove it gone",
   temporary: "A part is fitted for a while only",
+  "temporary-no-end": "No day is set on which the temporary part comes out",
 };

@@ -8,10 +8,11 @@ import { capacitorRequirement } from "@/core/matching/requirement";
 import { parseReading } from "@/core/quantity/parse-reading";
 import type { Reading } from "@/core/quantity/reading";
 import { readingOf } from "@/core/quantity/reading.input";
-import { at, fail, issue, ok, type Result } from "@/core/result";
+import { at, fail, type Issue, issue, ok, type Result } from "@/core/result";
 import { applyBenchEvent, type BenchEvent } from "@/core/safety/bench-state";
 import { judgeDeadCheck } from "@/core/safety/dead-checks";
 import type { Executor } from "@/server/db/executor";
+import { jobExists } from "@/server/repositories/jobs";
 import { looseReading } from "@/server/repositories/loose-readings";
 import {
   completeBuilt,
@@ -20,16 +21,18 @@ import {
   completePrice,
   completeSignOff,
   type DecisionDraft,
+  type InterventionDraft,
   type SignOffDraft,
 } from "./complete-repair";
 import type { Ground } from "./ground";
+import { completePicture } from "./keep-picture";
 import { runTool } from "./run-tool";
 
 /** The posted form of the kinds that the server completes; the rest are posted as they are kept. */
 export type Draft =
   | { readonly kind: "reading"; readonly payload: ToolDraft | LooseDraft | CheckDraft }
   | { readonly kind: "bench-state"; readonly payload: BenchDraft }
-  | { readonly kind: "intervention"; readonly payload: { readonly repair: string } }
+  | { readonly kind: "intervention"; readonly payload: InterventionDraft }
   | { readonly kind: "decision"; readonly payload: DecisionDraft }
   | { readonly kind: "signed-off"; readonly payload: SignOffDraft }
   | Exclude<NewEntry, { kind: "reading" | "bench-state" | "intervention" | "decision" | "signed-off" }>;
@@ -192,7 +195,8 @@ function completeCheck(draft: CheckDraft, view: JobView, ground: Ground): Result
     limit: judged.limit ?? null,
     limitSource: judged.limitSource ?? null,
   };
-  return ok({ entry: { kind: "reading", payload }, need: "plug-out" });
+  // A leakage clamp works on a running machine, guards on and hands off.
+  return ok({ entry: { kind: "reading", payload }, need: check.needs === "powered" ? "none" : "plug-out" });
 }
 
 function dielectricOf(view: JobView, id: StoreId): "film" | "electrolytic" | "not-known" {
@@ -213,6 +217,25 @@ function completeBench(draft: BenchDraft, view: JobView): Result<BenchEvent> {
         volts: volts.value,
         dielectric: dielectricOf(view, draft.id),
       });
+}
+
+/** Hazards and the earlier job that a machine at the door names. */
+async function unknownAtDoor(
+  { hazards, from }: Extract<NewEntry, { kind: "taken-in" }>["payload"],
+  on: Executor,
+  ground: Ground,
+): Promise<Issue | undefined> {
+  const hazard = hazards.find((one) => !ground.knowledge.hazards.some(({ id }) => id === one));
+  if (hazard !== undefined)
+    return issue("payload.hazards", "unknown/hazard", `There is no hazard "${hazard}".`, hazard);
+  if (from && !(await jobExists(on, from.jobId)))
+    return issue(
+      "payload.from.jobId",
+      "unknown/job",
+      `There is no job ${from.jobId} to begin from.`,
+      from.jobId,
+    );
+  return undefined;
 }
 
 function unknownIds(entry: NewEntry, ground: Ground): Result<Completed> {
@@ -321,12 +344,18 @@ export async function completeEntry(
     return tried.ok ? plain({ kind: "bench-state", payload: event.value }) : tried;
   }
   switch (draft.kind) {
+    case "taken-in": {
+      const unknown = await unknownAtDoor(draft.payload, on, ground);
+      return unknown ? fail(unknown) : unknownIds(draft, ground);
+    }
     case "part-chosen":
       return completePart(draft, view, ground);
     case "answer":
       return completeAnswer(draft, ground);
     case "intervention":
-      return needingNothing(completeIntervention(draft.payload.repair, view, ground));
+      return needingNothing(completeIntervention(draft.payload, view, ground));
+    case "picture":
+      return needingNothing(await completePicture(draft, on));
     case "built":
       return needingNothing(completeBuilt(draft.payload, ground));
     case "priced":

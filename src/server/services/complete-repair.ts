@@ -3,7 +3,7 @@ import { decisionCase } from "@/core/decision/decision-case";
 import type { DecisionTrial, Route, RouteId } from "@/core/decision/routes";
 import type { Isolation } from "@/core/isolation/isolate";
 import { NOT_KNOWN } from "@/core/isolation/machine-model";
-import type { Built, NewEntry, Priced } from "@/core/job/entry";
+import type { Built, InterventionDone, NewEntry, Priced } from "@/core/job/entry";
 import { isolationRequest } from "@/core/job/isolation-request";
 import type { JobView } from "@/core/job/reduce";
 import { signOffWord } from "@/core/job/sign-off";
@@ -32,10 +32,38 @@ function noSuchRepair(repair: string, { knowledge }: Ground): Result<never> {
   );
 }
 
+export interface InterventionDraft {
+  readonly repair: string;
+  /** What was plainly seen and mended: the look counts as its direct proof. */
+  readonly seen?: string | undefined;
+}
+
+function lookOf({ repair, seen }: InterventionDraft, ground: Ground): Result<InterventionDone["seen"]> {
+  if (seen === undefined) return ok(null);
+  const row = ground.knowledge.seen.find((one) => one.id === seen && one.repair === repair);
+  if (row) return ok({ moveId: row.moveId, outcomeId: row.outcomeId });
+  const known = ground.knowledge.seen.filter((one) => one.repair === repair).map(({ id }) => id);
+  return fail(
+    issue(
+      "payload.seen",
+      "unknown/seen",
+      `"${seen}" is nothing that "${repair}" mends: known are ${known.join(", ") || "none"}.`,
+      seen,
+    ),
+  );
+}
+
 /** A repair that was done: the knowledge says what it cures and how surely. */
-export function completeIntervention(repair: string, view: JobView, ground: Ground): Result<NewEntry> {
+export function completeIntervention(
+  draft: InterventionDraft,
+  view: JobView,
+  ground: Ground,
+): Result<NewEntry> {
+  const { repair } = draft;
   const row = ground.knowledge.repairs.find(({ id }) => id === repair);
   if (!row) return noSuchRepair(repair, ground);
+  const look = lookOf(draft, ground);
+  if (!look.ok) return look;
   const family = view.takenIn?.family ?? "";
   const cured = ground.knowledge.faults.filter(
     ({ fix, families }) => fix.repair === repair && (family === NOT_KNOWN || families.includes(family)),
@@ -44,7 +72,7 @@ export function completeIntervention(repair: string, view: JobView, ground: Grou
   const success = Math.min(1, ...cured.map(({ fix }) => fix.success));
   return ok({
     kind: "intervention",
-    payload: { label: row.done, faultIds: cured.map(({ id }) => id), success },
+    payload: { label: row.done, faultIds: cured.map(({ id }) => id), success, seen: look.value },
   });
 }
 

@@ -11,9 +11,6 @@ export interface JobPage extends JobWithOwner {
 export async function jobPage(id: string | undefined): Promise<JobPage | undefined> {
   if (id === undefined || !/^[1-9]\d{0,8}$/.test(id)) return undefined;
   const ground = await shopGround();
-  const found = await jobView(ground.db, Number(id), {
-    families: ground.knowledge.families,
-    limits: ground.limits,
-  });
+  const found = await jobView(ground.db, Number(id), { ...ground.knowledge, limits: ground.limits });
   return found && { ...found, shop: shopProps(ground, new Date().toISOString()) };
 }

@@ -1,6 +1,7 @@
 import type { Entry } from "@/core/job/entry";
 import { guardEntry } from "@/core/job/guards";
 import { type JobView, reduceJob } from "@/core/job/reduce";
+import { dayIn } from "@/core/quantity/format";
 import { fail, issue, ok, type Result } from "@/core/result";
 import type { Watch } from "@/core/safety/bench-state";
 import type { Executor } from "@/server/db/executor";
@@ -20,8 +21,14 @@ export type EntryDraft = Draft & {
 };
 
 function viewOf(jobId: number, entries: readonly Entry[], ground: Ground): JobView {
-  return reduceJob(jobId, entries, { families: ground.knowledge.families, limits: ground.limits });
+  return reduceJob(jobId, entries, { ...ground.knowledge, limits: ground.limits });
 }
+
+/**
+ * These name the very line they are about, or none at all: two devices may write them at once, and the guard alone says
+ * whether the second one still means something.
+ */
+const NAMES_ITS_LINE: ReadonlySet<Entry["kind"]> = new Set(["refitted", "pinned", "picture", "followed-up"]);
 
 export function noSuchJob(jobId: number | string) {
   return fail(issue("id", "not-found/job", `There is no job ${jobId}.`, jobId));
@@ -83,13 +90,16 @@ export async function recordWithin(
   const before = await repeated(tx, jobId, draft, ground);
   if (before) return before;
   const entries = await entriesOf(tx, jobId);
-  if (entries.length !== draft.expectedSeq) return stale(jobId, entries, draft);
+  const isBehind = entries.length !== draft.expectedSeq;
+  if (isBehind && !(NAMES_ITS_LINE.has(draft.kind) && entries.length > draft.expectedSeq))
+    return stale(jobId, entries, draft);
   const view = viewOf(jobId, entries, ground);
   const completed = await completeEntry(draft, view, tx, now, ground);
   if (!completed.ok) return completed;
   const { entry, need } = completed.value;
   const { watch, by } = draft;
-  const refused = guardEntry(view, entries, entry, { by, now, watch, need, limits: ground.limits });
+  const today = dayIn(now, ground.settings.value.zone);
+  const refused = guardEntry(view, entries, entry, { by, now, watch, need, limits: ground.limits, today });
   if (refused.length > 0) return fail(...refused);
   const place = {
     entryId: draft.entryId,

@@ -36,7 +36,7 @@ async function seedStory(story: Story, anchor: Date, ground: Ground): Promise<vo
   const { seed, by, owner, takenIn, complaint, plate } = story;
   const instant = (minute: number): string => addMinutes(anchor, minute).toISOString();
   const made = await takeIn(
-    { entryId: storyId(seed, 0), by, owner, takenIn, complaint, plate },
+    { entryId: storyId(seed, 0), by, owner, takenIn, complaint, plate, pictures: [] },
     instant(story.minute),
     ground,
   );

@@ -6,7 +6,7 @@ import { benchJobs } from "@/server/queries/jobs";
 
 /** What the shop's own closed jobs have shown, worked out from their logs each time: nothing of it is stored. */
 export async function shopCounts(on: Executor, knowledge: Knowledge, limits: Limits): Promise<ShopCounts> {
-  const jobs = await benchJobs(on, { families: knowledge.families, limits });
+  const jobs = await benchJobs(on, { ...knowledge, limits });
   return countsOf(
     jobs.flatMap(({ view }) => closedJobOf(view, knowledge.faults) ?? []),
     knowledge,

@@ -4,6 +4,7 @@ import type { Ground } from "./ground";
 /** The props that every screen gets with its page. */
 export function shopProps({ settings, limits, knowledge, counts }: Ground, now: string): Shop {
   const { version: knowledgeVersion, families, signs, deadChecks, moves } = knowledge;
+  const { archetypes, hazards, seen, recalls } = knowledge;
   return {
     settings: settings.value,
     limits,
@@ -12,6 +13,10 @@ export function shopProps({ settings, limits, knowledge, counts }: Ground, now: 
     signs,
     deadChecks,
     moves,
+    archetypes,
+    hazards,
+    seen,
+    recalls,
     counts,
     now,
   };

@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import type { Complaint, MotorPlate, TakenIn } from "@/core/job/entry";
+import type { Complaint, MotorPlate, Picture, TakenIn } from "@/core/job/entry";
 import { at, fail, type Issue, issue, ok, type Result } from "@/core/result";
 import type { Executor } from "@/server/db/executor";
 import { entriesOf, entryById } from "@/server/repositories/entries";
@@ -17,6 +17,7 @@ export interface TakeInDraft {
   readonly owner: { readonly name: string; readonly contact: string } | null;
   readonly complaint: Complaint | null;
   readonly plate: MotorPlate | null;
+  readonly pictures: readonly Picture[];
 }
 
 class Refused extends Error {
@@ -41,10 +42,19 @@ async function jobMadeBefore(tx: Executor, entryId: string): Promise<Result<numb
       );
 }
 
+/** The same machine comes back to the same owner, unless another one was named. */
+async function ownerOfEarlier(tx: Executor, from: TakenIn["from"]): Promise<number | null> {
+  if (from?.as !== "same") return null;
+  const earlier = (await entriesOf(tx, from.jobId)).findLast((entry) => entry.kind === "taken-in");
+  return earlier?.kind === "taken-in" ? earlier.payload.ownerId : null;
+}
+
 async function takeInWithin(tx: Executor, draft: TakeInDraft, now: string, ground: Ground): Promise<number> {
   const { by } = draft;
   const jobId = await createJob(tx, now, by);
-  const ownerId = draft.owner ? await createOwner(tx, draft.owner.name, draft.owner.contact) : null;
+  const ownerId = draft.owner
+    ? await createOwner(tx, draft.owner.name, draft.owner.contact)
+    : await ownerOfEarlier(tx, draft.takenIn.from);
   let seq = 0;
   const record = async (path: string, entryId: string, entry: Draft): Promise<void> => {
     const kept = await recordWithin(
@@ -64,6 +74,8 @@ async function takeInWithin(tx: Executor, draft: TakeInDraft, now: string, groun
     seq = kept.value.seq;
   };
   await record("takenIn", draft.entryId, { kind: "taken-in", payload: { ...draft.takenIn, ownerId } });
+  for (const [index, picture] of draft.pictures.entries())
+    await record(`pictures.${index}`, randomUUID(), { kind: "picture", payload: picture });
   if (draft.plate) await record("plate", randomUUID(), { kind: "nameplate", payload: draft.plate });
   if (draft.complaint)
     await record("complaint", randomUUID(), { kind: "complaint", payload: draft.complaint });

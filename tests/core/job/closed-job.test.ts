@@ -8,7 +8,10 @@ const said = (moveId: string, outcomeId: string): Line => [
   "answer",
   { moveId, outcomeId, circumstance: "cold", taken: "now" },
 ];
-const fitted = (...faultIds: string[]): Line => ["intervention", { label: "Done", faultIds, success: 0.9 }];
+const fitted = (...faultIds: string[]): Line => [
+  "intervention",
+  { label: "Done", faultIds, success: 0.9, seen: null },
+];
 const leaves = (word: Payloads["signed-off"]["word"]): Line => [
   "signed-off",
   { word, unproven: [], minutes: 30, labourMinor: 1400, partsMinor: 0, watch: "" },

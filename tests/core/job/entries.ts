@@ -1,4 +1,5 @@
 import type { Entry, EntryKind, Payloads } from "@/core/job/entry";
+import { AT_THE_DOOR_UNSAID } from "@/core/job/nothing-said";
 import { type JobView, reduceJob } from "@/core/job/reduce";
 import { currentVersion } from "@/core/job/upcast";
 import { KNOWLEDGE, LIMITS } from "../shop-ground";
@@ -29,7 +30,7 @@ export function logOf(...lines: readonly Line[]): Entry[] {
 }
 
 export function viewOf(entries: readonly Entry[]): JobView {
-  return reduceJob(118, entries, { families: KNOWLEDGE.families, limits: LIMITS });
+  return reduceJob(118, entries, { ...KNOWLEDGE, limits: LIMITS });
 }
 
 export const CARDER: Payloads["taken-in"] = {
@@ -43,6 +44,7 @@ export const CARDER: Payloads["taken-in"] = {
   ownerId: null,
   ceilingMinor: 8000,
   history: "",
+  ...AT_THE_DOOR_UNSAID,
 };
 export const OUT: Payloads["bench-state"] = { event: "unplugged", evidence: "plug-in-sight" };
 export const DRAINED: Payloads["bench-state"] = {

@@ -20,6 +20,7 @@ function codes(
     watch,
     need: "hands-inside",
     limits: LIMITS,
+    today: "2026-11-25",
     ...context,
   }).map(({ code }) => code);
 }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { Payloads } from "@/core/job/entry";
 import { collars, nextStep } from "@/core/job/next-step";
+import { LATER_UNSAID } from "@/core/job/nothing-said";
 import { KNOWLEDGE, LIMITS } from "../shop-ground";
 import { CARDER, check, DRAINED, type Line, logOf, OUT, viewOf } from "./entries";
 
@@ -92,14 +93,14 @@ describe("what a machine on the bench waits for", () => {
     ],
     [
       "a look next week",
-      [...CHECKED, ["follow-up", { what: "look", onDay: "2026-12-03", condition: "" }]],
+      [...CHECKED, ["follow-up", { ...LATER_UNSAID, what: "look", onDay: "2026-12-03" }]],
       true,
       "due",
       "due/later",
     ],
     [
       "a look today",
-      [...CHECKED, ["follow-up", { what: "look", onDay: "2026-11-25", condition: "" }]],
+      [...CHECKED, ["follow-up", { ...LATER_UNSAID, what: "look", onDay: "2026-11-25" }]],
       true,
       "due",
       "due/now",
@@ -119,7 +120,7 @@ describe("what a machine on the bench waits for", () => {
   it("due days are the shop's own: still the day before in its zone", () => {
     const lines: readonly Line[] = [
       ...CHECKED,
-      ["follow-up", { what: "look", onDay: "2026-11-26", condition: "" }],
+      ["follow-up", { ...LATER_UNSAID, what: "look", onDay: "2026-11-26" }],
     ];
     expect(step(lines, true, "2026-11-25T23:30:00.000Z").code).toBe("due/later");
     expect(step(lines, true, "2026-11-26T00:30:00.000Z").code).toBe("due/now");

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import type { Entry, EntryKind, Payloads } from "@/core/job/entry";
+import { LATER_UNSAID } from "@/core/job/nothing-said";
 import type { JobView } from "@/core/job/reduce";
 import { capacitorAgainstMark } from "@/core/tools/capacitor/capacitor-against-mark";
 import { GROUND, RUNS } from "../shop-ground";
@@ -24,7 +25,7 @@ const LINES: readonly Line[] = [
   ["nameplate", { plate: "capacitor", id: "start", mark: "145-174 μF" }],
   ["reading", READING],
   ["note", { text: "x" }],
-  ["follow-up", { what: "look", onDay: null, condition: "" }],
+  ["follow-up", { ...LATER_UNSAID, what: "look" }],
   ["owner-answer", { question: "q", answer: "asked", means: "message" }],
   ["timer-started", { what: "drain", seconds: 9 }],
   ["opened", { access: "hump" }],

@@ -3,6 +3,7 @@ import { describe, expect, it } from "vitest";
 import { beforeAfter } from "@/core/job/before-after";
 import type { AcceptanceRun, Complaint } from "@/core/job/entry";
 import { guardEntry } from "@/core/job/guards";
+import { BACK_UNSAID, OFF_UNSAID } from "@/core/job/nothing-said";
 import { putBackOrder } from "@/core/job/put-back";
 import { signOffWord } from "@/core/job/sign-off";
 import { KNOWLEDGE, LIMITS, RUNS } from "../shop-ground";
@@ -14,14 +15,26 @@ const TESTS: readonly Line[] = ["look-and-cord", "earth-continuity", "insulation
 );
 const FITTED: Line = [
   "intervention",
-  { label: "Capacitor fitted", faultIds: ["start-capacitor-low"], success: 0.97 },
+  { label: "Capacitor fitted", faultIds: ["start-capacitor-low"], success: 0.97, seen: null },
 ];
 const run = (change: Partial<AcceptanceRun> = {}): Line => [
   "acceptance-run",
-  { circumstance: "cold", minutes: 10, result: "gone", words: "", figures: [], taken: "now", ...change },
+  {
+    circumstance: "cold",
+    minutes: 10,
+    result: "gone",
+    words: "",
+    figures: [],
+    outlet: "residual-current",
+    taken: "now",
+    ...change,
+  },
 ];
-const SCREWS: Line = ["removed", { sort: "fastener", what: "hump screws", count: 2, where: "tray 1" }];
-const back = (line: number): Line => ["refitted", { line, how: "back", why: "" }];
+const SCREWS: Line = [
+  "removed",
+  { sort: "fastener", what: "hump screws", count: 2, where: "tray 1", ...OFF_UNSAID },
+];
+const back = (line: number): Line => ["refitted", { line, how: "back", ...BACK_UNSAID }];
 const START: readonly Line[] = [
   ["taken-in", CARDER],
   ["complaint", COMPLAINT],
@@ -210,9 +223,13 @@ describe("putting back", () => {
       watch: undefined,
       need: "none",
       limits: LIMITS,
+      today: "2026-11-25",
     }).map(({ code }) => code);
   };
-  const WIRE: Line = ["removed", { sort: "wire", what: "blue lead", count: 1, where: "terminal 5" }];
+  const WIRE: Line = [
+    "removed",
+    { sort: "wire", what: "blue lead", count: 1, where: "terminal 5", ...OFF_UNSAID },
+  ];
 
   it("goes in reverse, opened covers in their place", () => {
     const view = viewOf(logOf(...START, ["opened", { access: "hump" }], SCREWS, WIRE));
@@ -244,7 +261,14 @@ describe("putting back", () => {
     ];
     expect(guard([...START, SCREWS], signed)).toEqual(["guard/parts-off"]);
     expect(
-      guard([...START, SCREWS, ["refitted", { line: 4, how: "left-out", why: "broken before" }]], signed),
+      guard(
+        [
+          ...START,
+          SCREWS,
+          ["refitted", { line: 4, how: "left-out", count: null, carried: [], why: "broken before" }],
+        ],
+        signed,
+      ),
     ).toEqual([]);
   });
 });

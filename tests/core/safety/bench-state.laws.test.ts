@@ -38,6 +38,8 @@ const event: fc.Arbitrary<BenchEvent> = fc.oneof(
 );
 const machine: fc.Arbitrary<BenchMachine> = fc.record({
   connection: fc.constantFrom("plug", "detachable-cord", "fixed", "battery", "not-known"),
+  hasBattery: fc.boolean(),
+  holds: fc.subarray(["springs", "lifted-load", "belt"]),
   stores: fc.uniqueArray(store, { maxLength: 3 }),
 }) as fc.Arbitrary<BenchMachine>;
 

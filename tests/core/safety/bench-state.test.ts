@@ -15,7 +15,7 @@ import { benchSummary } from "@/core/safety/bench-words";
 import { LIMITS } from "../shop-ground";
 
 const T0 = "2026-11-25T09:00:00.000Z";
-const CARDER: BenchMachine = { connection: "plug", stores: ["start"] };
+const CARDER: BenchMachine = { connection: "plug", stores: ["start"], hasBattery: false, holds: [] };
 const minutes = (count: number): string => new Date(Date.parse(T0) + count * 60_000).toISOString();
 
 function stateAfter(machine: BenchMachine, ...events: BenchEvent[]): BenchState {
@@ -36,10 +36,10 @@ const volts = (read: number, dielectric: "film" | "electrolytic" = "electrolytic
 const DRAINED = volts(0.3);
 
 describe("every transition of the bench state", () => {
-  const FIXED: BenchMachine = { connection: "fixed", stores: ["start"] };
-  const DRILL: BenchMachine = { connection: "battery", stores: ["bus"] };
-  const CLOCK: BenchMachine = { connection: "plug", stores: [] };
-  const UNKNOWN: BenchMachine = { connection: "plug", stores: ["any"] };
+  const FIXED: BenchMachine = { connection: "fixed", stores: ["start"], hasBattery: false, holds: [] };
+  const DRILL: BenchMachine = { connection: "battery", stores: ["bus"], hasBattery: true, holds: [] };
+  const CLOCK: BenchMachine = { connection: "plug", stores: [], hasBattery: false, holds: [] };
+  const UNKNOWN: BenchMachine = { connection: "plug", stores: ["any"], hasBattery: false, holds: [] };
   it.each<[string, BenchMachine, BenchEvent[], string, string[]]>([
     ["at the door", CARDER, [], "not-known", ["plug", "charge"]],
     ["unplugged", CARDER, [OUT], "unplugged", ["charge"]],
@@ -234,7 +234,10 @@ describe("what lapses", () => {
     expect(isPlugFresh(plugFacts, watch, by, now, LIMITS)).toBe(isFresh);
     expect(asSeen(stateAfter(CARDER, OUT), isFresh).plug).toBe(isFresh ? "unplugged" : "not-known");
     const battery = asSeen(
-      stateAfter({ connection: "battery", stores: [] }, { event: "battery", is: "out" }),
+      stateAfter(
+        { connection: "battery", stores: [], hasBattery: true, holds: [] },
+        { event: "battery", is: "out" },
+      ),
       isFresh,
     );
     expect(battery.battery).toBe(isFresh ? "out" : undefined);
@@ -256,7 +259,7 @@ describe("the state in words", () => {
   });
 
   it("the worst of two stored items counts", () => {
-    const both: BenchMachine = { connection: "plug", stores: ["start", "run"] };
+    const both: BenchMachine = { connection: "plug", stores: ["start", "run"], hasBattery: false, holds: [] };
     expect(words(stateAfter(both, OUT, DRAINED), both).words).toBe("Unplugged, charge not read");
   });
 });

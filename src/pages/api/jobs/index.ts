@@ -20,7 +20,7 @@ export const GET = defineEndpoint({
   handle: async ({ context }) => {
     const { db, knowledge, limits } = await shopGround();
     const words = (context.url.searchParams.get("find") ?? "").slice(0, 100);
-    return ok({ jobs: await findJobs(db, words, { families: knowledge.families, limits }) });
+    return ok({ jobs: await findJobs(db, words, { ...knowledge, limits }) });
   },
 });
 

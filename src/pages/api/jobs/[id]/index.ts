@@ -10,7 +10,7 @@ export const GET = defineEndpoint({
   response: jobViewAnswer,
   handle: async ({ params }) => {
     const { db, knowledge, limits } = await shopGround();
-    const found = await jobView(db, Number(params.id), { families: knowledge.families, limits });
+    const found = await jobView(db, Number(params.id), { ...knowledge, limits });
     return found ? ok(found.view as never) : noSuchJob(params.id);
   },
 });

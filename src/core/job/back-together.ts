@@ -1,0 +1,104 @@
+import type {
+  AcceptanceRun,
+  DecisionMade,
+  Entry,
+  EntryKind,
+  FollowedUp,
+  FollowUp,
+  Picture,
+  Pin,
+  Refitted,
+  Removed,
+  SignedOff,
+} from "./entry";
+import { lastOf, type OfKind, ofKind, type Placed, placed } from "./log";
+
+/** Something that came off, with all that was said of it since. */
+export interface OffLine extends Removed, Placed {
+  /** How it went back, once all of it is accounted for; null while some of it is still off. */
+  readonly refit: (Refitted & Placed) | null;
+  /** How many of it are still off. */
+  readonly left: number;
+}
+
+/** Somewhere to come back to, with what was found there. */
+export interface Promised extends FollowUp, Placed {
+  readonly done: (FollowedUp & Placed) | null;
+}
+
+/** What the log says of taking apart, putting back, running and letting go. */
+export interface BackTogether {
+  readonly pictures: readonly (Picture & Placed)[];
+  readonly decision: (DecisionMade & Placed) | null;
+  /** What came off, in the order it came off, with how each went back. */
+  readonly removed: readonly OffLine[];
+  /** The order to put back in, where one was set by hand: lines, first one first. */
+  readonly order: readonly number[];
+  readonly runs: readonly (AcceptanceRun & Placed)[];
+  /** Null while it is not signed off, or was opened again since. */
+  readonly signedOff: (SignedOff & Placed) | null;
+  /** Why it was opened again, the last time. */
+  readonly reopened: ({ readonly why: string } & Placed) | null;
+  readonly followUps: readonly Promised[];
+  /** Line of the last thing done to the machine itself: what was read before it is no final test. */
+  readonly lastChangeSeq: number;
+}
+
+const CHANGES: ReadonlySet<EntryKind> = new Set([
+  "intervention",
+  "opened",
+  "closed",
+  "removed",
+  "refitted",
+  "reopened",
+]);
+
+/** A whole line is accounted for by one entry that names no number, or by numbers that add up. */
+function offLine(entry: OfKind<"removed">, standing: readonly Entry[]): OffLine {
+  const refits = ofKind(standing, "refitted").filter(({ payload }) => payload.line === entry.seq);
+  const pin: Pin | null =
+    ofKind(standing, "pinned").findLast(({ payload }) => payload.line === entry.seq)?.payload ??
+    entry.payload.pin;
+  const back = refits.reduce((sum, { payload }) => sum + (payload.count ?? entry.payload.count), 0);
+  const left = Math.max(0, entry.payload.count - back);
+  const last = refits.at(-1);
+  return {
+    ...entry.payload,
+    ...placed(entry),
+    pin: pin && { picture: pin.picture, x: pin.x, y: pin.y },
+    left,
+    refit: last && left === 0 ? { ...last.payload, ...placed(last) } : null,
+  };
+}
+
+function promised(standing: readonly Entry[]): readonly Promised[] {
+  return ofKind(standing, "follow-up").map((entry) => {
+    const done = ofKind(standing, "followed-up").findLast(({ payload }) => payload.line === entry.seq);
+    return {
+      ...entry.payload,
+      ...placed(entry),
+      done: done ? { ...done.payload, ...placed(done) } : null,
+    };
+  });
+}
+
+/** Entries that stand, to what they say of the machine coming apart and together again. */
+export function backTogetherOf(standing: readonly Entry[]): BackTogether {
+  const [signed, decided, again] = [
+    lastOf(standing, "signed-off"),
+    lastOf(standing, "decision"),
+    lastOf(standing, "reopened"),
+  ];
+  const isOpenAgain = signed !== undefined && again !== undefined && again.seq > signed.seq;
+  return {
+    pictures: ofKind(standing, "picture").map((entry) => ({ ...entry.payload, ...placed(entry) })),
+    removed: ofKind(standing, "removed").map((entry) => offLine(entry, standing)),
+    order: lastOf(standing, "reordered")?.payload.lines ?? [],
+    runs: ofKind(standing, "acceptance-run").map((entry) => ({ ...entry.payload, ...placed(entry) })),
+    signedOff: signed && !isOpenAgain ? { ...signed.payload, ...placed(signed) } : null,
+    reopened: again ? { ...again.payload, ...placed(again) } : null,
+    decision: decided ? { ...decided.payload, ...placed(decided) } : null,
+    followUps: promised(standing),
+    lastChangeSeq: standing.filter(({ kind }) => CHANGES.has(kind)).at(-1)?.seq ?? 0,
+  };
+}

@@ -1,0 +1,103 @@
+import type { UseFormReturn } from "react-hook-form";
+import { recallsFor } from "@/core/job/recall";
+import type { Shop } from "@/core/shop/shop";
+import { Choices } from "../fields/Choices";
+import { Field } from "../fields/Field";
+import type { TakeInForm as Form } from "./form";
+import { Text } from "./Text";
+
+interface DoorProps {
+  readonly form: UseFormReturn<Form>;
+  readonly shop: Shop;
+}
+
+const RECALL: readonly { readonly value: Form["recall"]; readonly label: string }[] = [
+  { value: "not-looked", label: "Not looked up" },
+  { value: "nothing-found", label: "Nothing found" },
+  { value: "recalled", label: "It is recalled" },
+];
+
+/** What its kind brings by itself, and what was said at the door. */
+export function HazardPart({ form, shop }: DoorProps) {
+  const name = form.watch("machine").toLowerCase();
+  const kind = shop.archetypes.find(({ label }) => name !== "" && name.includes(label.toLowerCase()));
+  const known = kind?.hazards ?? [];
+  return (
+    <fieldset>
+      <legend className="label-line">What else can hurt</legend>
+      <div className="flex flex-wrap gap-2">
+        {shop.hazards
+          .filter(({ asked }) => asked)
+          .map(({ id, label }) =>
+            known.includes(id) ? (
+              <span key={id} className="chip cursor-default border-dashed">
+                {label}, of its kind
+              </span>
+            ) : (
+              <label className="chip" key={id}>
+                <input className="sr-only" type="checkbox" value={id} {...form.register("hazards")} />
+                {label}
+              </label>
+            ),
+          )}
+      </div>
+    </fieldset>
+  );
+}
+
+/** Recall notices that the shop keeps, and what was looked up elsewhere. */
+function Recall({ form, shop }: DoorProps) {
+  const [machine, typeCode, plateText] = form.watch(["machine", "typeCode", "plateText"]);
+  const found = recallsFor(`${machine} ${typeCode} ${plateText}`, shop.recalls);
+  return (
+    <div>
+      {found.map(({ id, label, notice }) => (
+        <p key={id} role="alert" className="hatched mb-2 border border-ink p-1.5">
+          <span className="block bg-paper px-3 py-1.5">
+            <b>{label}.</b> {notice}
+          </span>
+        </p>
+      ))}
+      <Choices
+        legend="Recall looked up"
+        name="recall"
+        choices={RECALL}
+        value={form.watch("recall")}
+        onChoose={(value) => form.setValue("recall", value)}
+      />
+      {form.watch("recall") === "not-looked" ? null : (
+        <Text form={form} name="recallWhere" label="Where it was looked up" className="mt-2" />
+      )}
+    </div>
+  );
+}
+
+/** Money said at the door, its history, and whether it was called back. */
+export function DoorPart({ form, shop }: DoorProps) {
+  const { currency } = shop.settings;
+  return (
+    <details className="sheet px-4 py-1" open={form.watch("fee") !== "" || form.watch("history") !== ""}>
+      <summary className="min-h-11 cursor-pointer py-2 font-semibold text-lg">
+        History, fee and deposit, recall
+      </summary>
+      <div className="grid gap-3 pb-3">
+        <Field
+          label="Who has been inside before, what was tried"
+          error={form.formState.errors.history?.message}
+        >
+          {(ids) => <textarea {...ids} className="textarea" rows={2} {...form.register("history")} />}
+        </Field>
+        <Text form={form} name="earlierParts" label="Parts changed before" />
+        <div className="grid gap-3 sm:grid-cols-2">
+          <Text form={form} name="fee" label={`Fee for looking, ${currency}`} isNumber />
+          <Text form={form} name="deposit" label={`Deposit for parts, ${currency}`} isNumber />
+        </div>
+        <label className="flex min-h-11 items-center gap-3">
+          <input type="checkbox" className="checkbox" {...form.register("feeCounts")} />
+          The fee is set off against the repair
+        </label>
+        <Recall form={form} shop={shop} />
+      </div>
+    </details>
+  );
+}
