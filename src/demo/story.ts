@@ -6,6 +6,7 @@ import type {
   MotorPlate,
   NewEntry,
   OwnerAnswer,
+  Picture,
   Removed,
   TakenIn,
 } from "@/core/job/entry";
@@ -130,8 +131,17 @@ export const priced = (minute: number, of: string, minor: number) =>
   line(minute, "decide", "priced", { of, minor });
 export const decided = (minute: number, route: RouteId) =>
   line(minute, "decide", "decision", { route, overrideWhy: "" });
-export const tookOff = (minute: number, sort: Removed["sort"], what: string, count: number, where: string) =>
-  line(minute, "put-back", "removed", { sort, what, count, where, ...OFF_UNSAID });
+export const tookOff = (
+  minute: number,
+  sort: Removed["sort"],
+  what: string,
+  count: number,
+  where: string,
+  more: Partial<Removed> = {},
+) => line(minute, "put-back", "removed", { sort, what, count, where, ...OFF_UNSAID, ...more });
+/** A picture drawn for the demo, by its name; its hash is known once it is kept. */
+export const pictured = (minute: number, of: Picture["of"], demo: string) =>
+  line(minute, "put-back", "picture", { of, words: "", sha256: demo, width: 1, height: 1 });
 export const repaired = (minute: number, repair: string) =>
   line(minute, "put-back", "intervention", { repair });
 export const backOn = (minute: number, seq: number) =>

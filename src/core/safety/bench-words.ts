@@ -4,6 +4,7 @@ import {
   type BenchMachine,
   type BenchState,
   gapsFor,
+  hasOwnBattery,
   type StoredStanding,
   storedStanding,
 } from "./bench-state";
@@ -69,8 +70,9 @@ const CHECKS: Readonly<Record<StoredStanding, string>> = {
 
 function plugWords(state: BenchState, machine: BenchMachine): string {
   if (machine.connection === "battery") return "Battery out";
-  if (state.plug === "isolated") return "Isolated and proven dead";
-  return state.plugEvidence === "plug-in-pocket" ? "Unplugged, plug in pocket" : "Unplugged";
+  const battery = hasOwnBattery(machine) ? ", battery out" : "";
+  if (state.plug === "isolated") return `Isolated and proven dead${battery}`;
+  return `${state.plugEvidence === "plug-in-pocket" ? "Unplugged, plug in pocket" : "Unplugged"}${battery}`;
 }
 
 /**
@@ -86,12 +88,19 @@ export function benchSummary(
   if (state.plug === "plugged-in")
     return { level: "live", words: "Plugged in", check: "Unplug it and keep the plug in sight." };
   if (state.battery === "in") return { level: "live", words: "Battery in", check: "Take the battery out." };
-  const notDead = gapsFor(state, "plug-out", machine, now, limits).length > 0;
-  if (notDead && machine.connection === "battery")
+  const open = gapsFor(state, "plug-out", machine, now, limits);
+  const notDead = open.length > 0;
+  if (open.includes("battery") && (machine.connection === "battery" || !open.includes("plug")))
     return {
       level: "live",
       words: "Not known: is the battery out?",
       check: "Take the battery out and lay it aside.",
+    };
+  if (open.includes("battery"))
+    return {
+      level: "live",
+      words: "Not known: are plug and battery out?",
+      check: "Look at both: unplugging alone makes nothing safe here.",
     };
   if (notDead && machine.connection === "fixed")
     return {

@@ -4,6 +4,7 @@ import type { Shop } from "@/core/shop/shop";
 import { BenchBadge } from "./BenchBadge";
 import { JobLedger } from "./JobLedger";
 import { JobShaft } from "./JobShaft";
+import { Lapsed } from "./Lapsed";
 import { TopBar } from "./TopBar";
 import type { JobScreen } from "./use-job-screen";
 
@@ -39,6 +40,7 @@ export function JobFrame({ screen, shop, stage, children }: JobFrameProps) {
       <div className="flex flex-1 flex-col md:flex-row">
         <JobShaft jobId={job.jobId} now={stage} collars={collars} />
         <main className="min-w-0 flex-1 px-4 py-4 md:px-6">
+          <Lapsed screen={screen} shop={shop} stage={stage} />
           {children}
           <JobLedger job={job} shop={shop} stage={stage} />
         </main>

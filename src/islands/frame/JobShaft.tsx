@@ -13,7 +13,7 @@ interface CollarProps {
   readonly isNow: boolean;
 }
 
-/** Thick when you are on it, solid when done, notched when it needs attention, a thin ring when to come. */
+/** Thick when you are on it, solid when done, notched when it needs attention, a thin ring when to come, barred while locked. */
 export function Collar({ state, isNow }: CollarProps) {
   if (isNow)
     return (
@@ -23,6 +23,21 @@ export function Collar({ state, isNow }: CollarProps) {
       </g>
     );
   if (state === "done") return <rect x="15" y="6" width="30" height="18" rx="2" className="fill-ink" />;
+  if (state === "locked")
+    return (
+      <g>
+        <rect
+          x="18"
+          y="10"
+          width="24"
+          height="10"
+          rx="2"
+          className="fill-paper stroke-ring"
+          strokeWidth="2"
+        />
+        <path d="M14 4v22M46 4v22" className="stroke-ink" strokeWidth="4" />
+      </g>
+    );
   if (state === "attention") return <path d="M15 6h30v18H15v-6h7v-6h-7z" className="fill-ink" />;
   return (
     <rect x="18" y="10" width="24" height="10" rx="2" className="fill-paper stroke-ring" strokeWidth="2" />

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { JobView } from "@/core/job/reduce";
 import type { Stage } from "@/core/job/stages";
-import type { PlugEvidence } from "@/core/safety/bench-state";
+import { hasOwnBattery, type PlugEvidence } from "@/core/safety/bench-state";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { ReadingField } from "../fields/ReadingField";
@@ -84,19 +84,27 @@ export function PlugQuestion(props: QuestionProps) {
       {label}
     </button>
   );
-  if (job.machine.connection === "fixed") return <Isolated {...props} />;
-  if (job.machine.connection === "battery")
-    return (
-      <div className="flex flex-wrap gap-3">
-        {button("Battery is out", { event: "battery", is: "out" })}
-        {button("Battery is in", { event: "battery", is: "in" })}
-        <Problem text={problem} />
-      </div>
-    );
-  return (
+  const { connection } = job.machine;
+  const battery = hasOwnBattery(job.machine) ? (
     <div className="flex flex-wrap gap-3">
-      {EVIDENCE.map(({ evidence, label }) => button(label, { event: "unplugged", evidence }))}
-      {button("It is plugged in", { event: "plugged-in" })}
+      {button("Battery is out", { event: "battery", is: "out" })}
+      {button("Battery is in", { event: "battery", is: "in" })}
+      {connection === "battery" ? button("It is on its charger", { event: "plugged-in" }) : null}
+    </div>
+  ) : null;
+  return (
+    <div className="grid gap-3">
+      {connection === "fixed" ? <Isolated {...props} /> : null}
+      {connection === "fixed" || connection === "battery" ? null : (
+        <div className="flex flex-wrap gap-3">
+          {EVIDENCE.map(({ evidence, label }) => button(label, { event: "unplugged", evidence }))}
+          {button("It is plugged in", { event: "plugged-in" })}
+        </div>
+      )}
+      {battery}
+      {connection === "battery" && job.bench.plug === "plugged-in"
+        ? button("Off its charger", { event: "unplugged", evidence: "plug-in-sight" })
+        : null}
       <Problem text={problem} />
     </div>
   );

@@ -18,6 +18,8 @@ export interface JobScreen {
   readonly summary: BenchSummary;
   readonly collars: Readonly<Record<Stage, CollarState>>;
   readonly step: NextStep;
+  /** What could be done if the plug were still known to be out: undefined while it is, or was never out. */
+  readonly wasAboutTo: NextStep | undefined;
   gaps(need: BenchNeed): BenchGap[];
 }
 
@@ -42,6 +44,12 @@ export function useJobScreen(fromPage: JobView, shop: Shop): JobScreen {
       summary: benchSummary(bench, job.machine, now, limits),
       collars: collars(job, ground),
       step: nextStep(job, ground),
+      wasAboutTo:
+        !isPlugFresh &&
+        !job.signedOff &&
+        gapsFor(job.bench, "plug-out", job.machine, now, limits).length === 0
+          ? nextStep(job, { ...ground, isPlugFresh: true })
+          : undefined,
       gaps: (need) => gapsFor(bench, need, job.machine, now, limits),
     };
   }, [job, now, isPlugFresh, deadChecks, limits, shop.settings.zone]);

@@ -11,9 +11,10 @@ import { PlugQuestion } from "../frame/PlugQuestion";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
 import { useAwake } from "../state/awake";
 import { usePost } from "../state/use-post";
+import { HazardStops, Hazards, hazardsOf, isByEvidence, isSeenTo } from "./Hazards";
 import { StoredCharge } from "./StoredCharge";
 
-type Step = "plug" | "checks" | "charge";
+type Step = "plug" | "checks" | "hazards" | "charge";
 
 const PLUG_TITLES: Readonly<Record<JobView["machine"]["connection"], string>> = {
   plug: "Is the plug out?",
@@ -22,6 +23,12 @@ const PLUG_TITLES: Readonly<Record<JobView["machine"]["connection"], string>> = 
   fixed: "Is it isolated?",
   battery: "Is the battery out?",
 };
+
+/** A machine with a battery and a plug is asked for both. */
+function plugTitle({ machine }: JobView): string {
+  if (machine.hasBattery && machine.connection !== "battery") return "Are plug and battery out?";
+  return PLUG_TITLES[machine.connection];
+}
 
 function Stop({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
   const failed = failedChecks(job).map(
@@ -94,6 +101,8 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
   const { job, bench, now } = screen;
   const isPlugOut = screen.gaps("plug-out").length === 0;
   const owed = owedChecks(job, shop);
+  const tickable = hazardsOf(job, shop).filter(({ id }) => !isByEvidence(id));
+  const openHazards = tickable.filter((hazard) => !isSeenTo(hazard, bench));
   const isDrained =
     screen.gaps("hands-inside").length === 0 ||
     (isPlugOut && screen.gaps("hands-inside").every((gap) => gap !== "charge"));
@@ -101,18 +110,15 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
     ? "plug"
     : owed.length > 0
       ? "checks"
-      : isDrained
-        ? undefined
-        : "charge";
+      : !isDrained
+        ? "charge"
+        : openHazards.length > 0
+          ? "hazards"
+          : undefined;
   return (
     <>
       {step === undefined ? <Ready screen={screen} /> : null}
-      <Part
-        title={PLUG_TITLES[job.machine.connection]}
-        isNow={step === "plug"}
-        isDone={isPlugOut}
-        done={screen.summary.words}
-      >
+      <Part title={plugTitle(job)} isNow={step === "plug"} isDone={isPlugOut} done={screen.summary.words}>
         <PlugQuestion job={job} stage="make-safe" />
       </Part>
       <Part
@@ -122,6 +128,14 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
         done="all passed"
       >
         <DeadChecks job={job} shop={shop} isPlugOut={isPlugOut} stage="make-safe" since={0} />
+      </Part>
+      <Part
+        title="What else can hurt"
+        isNow={step === "hazards"}
+        isDone={tickable.length > 0 && openHazards.length === 0}
+        done="all seen to"
+      >
+        <Hazards job={job} bench={bench} shop={shop} />
       </Part>
       <Part
         title="Is anything charged?"
@@ -151,6 +165,7 @@ export function MakeSafeScreen({ job, shop }: { readonly job: JobView; readonly 
     <JobFrame screen={screen} shop={shop} stage="make-safe">
       <h1 className="sr-only">Make safe</h1>
       <Stop job={screen.job} shop={shop} />
+      <HazardStops job={screen.job} shop={shop} />
       {isAwake ? <Parts screen={screen} shop={shop} /> : null}
     </JobFrame>
   );

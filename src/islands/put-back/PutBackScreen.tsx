@@ -3,101 +3,21 @@ import { isWhole, putBackOrder, stillOff, type ToPutBack } from "@/core/job/put-
 import type { JobView } from "@/core/job/reduce";
 import type { Repair } from "@/core/knowledge/types";
 import type { Shop } from "@/core/shop/shop";
-import { Problem } from "../fields/Problem";
 import { JobFrame } from "../frame/JobFrame";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
-import { usePost } from "../state/use-post";
+import { useAwake } from "../state/awake";
+import { offWords } from "../words/put-back";
+import { OffList } from "./OffList";
+import { PinPicture } from "./PinPicture";
 import { RepairDone } from "./RepairDone";
 import { TookOff } from "./TookOff";
+import { useTakingApart } from "./use-taking-apart";
+import { WireMap } from "./WireMap";
 
 interface PutBackProps {
   readonly job: JobView;
   readonly shop: Shop;
   readonly repairs: readonly Repair[];
-}
-
-interface LineProps {
-  readonly job: JobView;
-  readonly one: ToPutBack;
-  readonly isNow: boolean;
-}
-
-/** One thing that came off. The one to put back now is the loudest. */
-function OffLine({ job, one, isNow }: LineProps) {
-  const { post, problem, isBusy } = usePost(job.jobId);
-  const [isLeaving, setIsLeaving] = useState(false);
-  const [why, setWhy] = useState("");
-  const off = job.removed.find(({ seq }) => seq === one.line);
-  const refit = off?.refit ?? null;
-  const what = one.access ?? `${off && off.count > 1 ? `${off.count} × ` : ""}${off?.what ?? ""}`;
-  const back = (how: "back" | "replaced" | "left-out", reason = ""): Promise<boolean> =>
-    one.access === null
-      ? post({ kind: "refitted", stage: "put-back", payload: { line: one.line, how, why: reason } })
-      : post({ kind: "closed", stage: "put-back", payload: { access: one.access } });
-  if (refit)
-    return (
-      <li className="flex min-h-12 items-center gap-3 border-rule border-t text-soft">
-        <span className="h-4 w-7 shrink-0 bg-ink" aria-hidden="true" />
-        <span>
-          {what}
-          {refit.how === "replaced"
-            ? ", new one fitted"
-            : refit.how === "left-out"
-              ? `, left out: ${refit.why}`
-              : ""}
-        </span>
-      </li>
-    );
-  return (
-    <li className={isNow ? "move my-2 px-4 py-3" : "border-rule border-t py-2"}>
-      <div className="flex flex-wrap items-center gap-3">
-        <span className="min-w-0 flex-1 basis-56">
-          <span className={isNow ? "block font-bold text-[28px] leading-tight" : "font-semibold"}>
-            {what}
-          </span>
-          {off?.where ? <span className={isNow ? "text-lg" : "ml-2 text-soft"}>{off.where}</span> : null}
-          {one.access ? <span className="ml-2 text-soft">is open</span> : null}
-        </span>
-        <button
-          type="button"
-          className={isNow ? "btn btn-primary btn-loud" : "btn btn-outline"}
-          aria-label={`${one.access ? "Closed" : "Back on"}: ${what}`}
-          disabled={isBusy}
-          onClick={() => back("back")}
-        >
-          {one.access ? "Closed" : "Back on"}
-        </button>
-        {one.access === null ? (
-          <>
-            <button
-              type="button"
-              className="btn btn-outline"
-              aria-label={`New one fitted: ${what}`}
-              disabled={isBusy}
-              onClick={() => back("replaced")}
-            >
-              New one
-            </button>
-            <button type="button" className="btn btn-ghost" onClick={() => setIsLeaving(!isLeaving)}>
-              Left out …
-            </button>
-          </>
-        ) : null}
-      </div>
-      {isLeaving ? (
-        <div className="mt-2 flex flex-wrap items-end gap-2">
-          <label className="grow">
-            <span className="label-line">Why it is left out</span>
-            <input className="input" value={why} onChange={(event) => setWhy(event.target.value)} />
-          </label>
-          <button type="button" className="btn btn-outline" onClick={() => back("left-out", why)}>
-            Leave it out
-          </button>
-        </div>
-      ) : null}
-      <Problem text={problem} />
-    </li>
-  );
 }
 
 function Whole({ job }: { readonly job: JobView }) {
@@ -111,19 +31,60 @@ function Whole({ job }: { readonly job: JobView }) {
   );
 }
 
+/** What the bar at the bottom says: how many are left, and by name the small ones that get lost. */
+function leftWords(job: JobView, total: number): string {
+  const off = job.removed.filter(({ refit }) => refit === null);
+  const left = off.length + job.bench.opened.length;
+  const small = off.filter(({ sort }) => sort === "washer" || sort === "seal").map(({ what }) => what);
+  const missing = small.length > 0 ? `, ${small.slice(0, 2).join(" and ")} missing` : "";
+  return `${left} of ${total} left${missing}`;
+}
+
+/** Small parts that the repairs of this job move over to a new part. */
+function carriesOf(job: JobView, repairs: readonly Repair[]): readonly string[] {
+  const done = new Set(job.interventions.map(({ label }) => label));
+  const wanted = new Set(job.decision?.repairs ?? []);
+  return [
+    ...new Set(
+      repairs
+        .filter((one) => done.has(one.done) || wanted.has(one.id))
+        .flatMap(({ carries = [] }) => carries),
+    ),
+  ];
+}
+
+function LeftBar({ job, total }: { readonly job: JobView; readonly total: number }) {
+  const next = job.removed.findLast(({ refit }) => refit === null);
+  return (
+    <p
+      className="sticky bottom-0 z-10 mt-3 border-ink border-t-2 bg-paper py-3 font-semibold text-lg"
+      data-testid="left-bar"
+    >
+      {leftWords(job, total)}
+      {next ? <span className="ml-3 font-normal text-soft">last off: {offWords(next)}</span> : null}
+    </p>
+  );
+}
+
 function Body({ screen, repairs }: { readonly screen: JobScreen; readonly repairs: readonly Repair[] }) {
   const { job } = screen;
+  const apart = useTakingApart(job);
+  const [chosen, setChosen] = useState<number | undefined>(undefined);
   const order = putBackOrder(job);
   const isOff = (one: ToPutBack): boolean =>
     one.access !== null || job.removed.find(({ seq }) => seq === one.line)?.refit === null;
   const isRepaired = job.interventions.some(({ seq }) => seq > (job.decision?.seq ?? 0));
+  const isWaiting = job.decision !== null && !isRepaired;
   const current = isRepaired ? order.find(isOff) : undefined;
   const left = stillOff(job).length + job.bench.opened.length;
+  const pinned = job.removed.find(({ seq }) => seq === current?.line)?.pin;
+  const shown = chosen ?? pinned?.picture ?? job.pictures.findLast(({ of }) => of !== "nameplate")?.seq;
   return (
-    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_360px]">
-      <div>
+    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_400px]">
+      <div className="min-w-0">
         <RepairDone screen={screen} repairs={repairs} />
         {isRepaired && isWhole(job) ? <Whole job={job} /> : null}
+        {isRepaired ? null : <TookOff apart={apart} isLoud={!isWaiting} />}
         <h2 className="mt-4 border-ring border-b-2 pb-1 font-semibold text-soft">
           Back in reverse order{" "}
           <span className="num">
@@ -133,25 +94,40 @@ function Body({ screen, repairs }: { readonly screen: JobScreen; readonly repair
         {order.length === 0 ? (
           <p className="py-3 text-soft">Nothing has come off yet. Write each thing down as it comes off.</p>
         ) : null}
-        <ol aria-label="To put back">
-          {order.map((one) => (
-            <OffLine key={one.seq} job={job} one={one} isNow={one === current} />
-          ))}
-        </ol>
-        {left > 0 ? <p className="pt-2 font-semibold">Covers on before power: {left} left.</p> : null}
+        <OffList job={job} order={order} current={current} carries={carriesOf(job, repairs)} />
+        {isRepaired ? (
+          <details className="mt-3">
+            <summary className="min-h-11 cursor-pointer py-2 text-teal underline underline-offset-4">
+              Something else came off
+            </summary>
+            <TookOff apart={apart} isLoud={false} />
+          </details>
+        ) : null}
+        {left > 0 ? <LeftBar job={job} total={order.length} /> : null}
       </div>
-      <TookOff job={job} />
+      <div>
+        <PinPicture
+          job={job}
+          shown={shown}
+          current={current?.line ?? undefined}
+          pin={apart.ready.pin}
+          onShow={setChosen}
+          onPin={isRepaired ? undefined : (pin) => apart.set({ pin })}
+        />
+        <WireMap job={job} />
+      </div>
     </div>
   );
 }
 
-/** Put back: the repair itself, then all that came off in reverse, covers before power. */
+/** Put back: what comes off as it comes off, the repair, then all of it in reverse, covers before power. */
 export function PutBackScreen({ job, shop, repairs }: PutBackProps) {
   const screen = useJobScreen(job, shop);
+  const isAwake = useAwake();
   return (
     <JobFrame screen={screen} shop={shop} stage="put-back">
       <h1 className="sr-only">Put back</h1>
-      <Body screen={screen} repairs={repairs} />
+      {isAwake ? <Body screen={screen} repairs={repairs} /> : null}
     </JobFrame>
   );
 }

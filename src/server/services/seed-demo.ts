@@ -1,11 +1,14 @@
 import { createHash } from "node:crypto";
 import { TZDate } from "@date-fns/tz";
 import { addDays, addMinutes, format, subDays } from "date-fns";
+import sharp from "sharp";
+import { DEMO_PICTURES } from "@/demo/pictures";
 import { TERN_QUAY } from "@/demo/shop";
 import { STORIES } from "@/demo/stories";
 import type { Story, StoryLine } from "@/demo/story";
 import { writeSettings } from "@/server/repositories/settings";
 import { type Ground, groundOn } from "./ground";
+import { keepPicture } from "./keep-picture";
 import { type EntryDraft, recordEntry } from "./record-entry";
 import { takeIn } from "./take-in";
 
@@ -32,6 +35,19 @@ function withDay(payload: StoryLine["payload"], anchor: Date, zone: string): Sto
     : payload;
 }
 
+/** Draws a demo picture and keeps it as one from a camera would be. */
+async function withPicture(
+  payload: StoryLine["payload"],
+  at: string,
+  ground: Ground,
+): Promise<StoryLine["payload"]> {
+  const drawing = DEMO_PICTURES[String(payload["sha256"])];
+  if (!drawing) throw new Error(`there is no demo picture "${payload["sha256"]}"`);
+  const kept = await keepPicture(await sharp(Buffer.from(drawing)).png().toBuffer(), at, ground.db);
+  if (!kept.ok) throw new Error(kept.issues[0]?.message);
+  return { ...payload, ...kept.value };
+}
+
 async function seedStory(story: Story, anchor: Date, ground: Ground): Promise<void> {
   const { seed, by, owner, takenIn, complaint, plate } = story;
   const instant = (minute: number): string => addMinutes(anchor, minute).toISOString();
@@ -44,7 +60,8 @@ async function seedStory(story: Story, anchor: Date, ground: Ground): Promise<vo
   let seq = 1 + (complaint ? 1 : 0) + (plate ? 1 : 0);
   for (const [index, line] of story.lines.entries()) {
     const at = instant(line.minute);
-    const payload = withDay(line.payload, anchor, ground.settings.value.zone);
+    const dated = withDay(line.payload, anchor, ground.settings.value.zone);
+    const payload = line.kind === "picture" ? await withPicture(dated, at, ground) : dated;
     const watch = { settledSeq: seq, touchedAt: at };
     const draft = {
       entryId: storyId(seed, index + 1),

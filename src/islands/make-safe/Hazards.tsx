@@ -1,0 +1,134 @@
+import type { JobView } from "@/core/job/reduce";
+import { hazardFacts } from "@/core/job/reduce";
+import type { Hazard } from "@/core/knowledge/types";
+import type { BenchState, Holdable } from "@/core/safety/bench-state";
+import { HOLDABLE, hazardsFor } from "@/core/safety/hazards";
+import type { Shop } from "@/core/shop/shop";
+import { Problem } from "../fields/Problem";
+import { VerdictMark } from "../frame/VerdictMark";
+import { usePost } from "../state/use-post";
+
+/** Hazards that the other parts of this screen settle by evidence: a tick here would prove nothing. */
+const BY_EVIDENCE: Readonly<Record<string, string>> = {
+  mains: "Settled by the plug, above.",
+  "stored-charge": "Settled by the volts read, below.",
+  battery: "Settled by the battery, above.",
+};
+
+export function isByEvidence(id: string): boolean {
+  return id in BY_EVIDENCE;
+}
+
+function isHoldable(id: string): id is Holdable {
+  return HOLDABLE.some((one) => one === id);
+}
+
+/** Whether a hazard was seen to, as far as a tick can say so. */
+export function isSeenTo(hazard: Hazard, bench: BenchState): boolean {
+  if (isHoldable(hazard.id)) return bench.held.some(({ id, is }) => id === hazard.id && is !== "free");
+  return bench.minded.includes(hazard.id);
+}
+
+export function hazardsOf(job: JobView, shop: Shop): Hazard[] {
+  return hazardsFor(hazardFacts(job.takenIn, shop, job.stations), shop.hazards);
+}
+
+interface LineProps {
+  readonly job: JobView;
+  readonly bench: BenchState;
+  readonly hazard: Hazard;
+}
+
+const HELD_WORDS = { held: "held", none: "not in this machine", free: "free: hands stay out" } as const;
+
+function Ticks({ job, bench, hazard }: LineProps) {
+  const { post, problem, isBusy } = usePost(job.jobId);
+  const say = (payload: Record<string, unknown>) => () =>
+    post({ kind: "bench-state", stage: "make-safe", payload });
+  const button = (label: string, payload: Record<string, unknown>) => (
+    <button
+      key={label}
+      type="button"
+      className="btn btn-outline"
+      aria-label={`${hazard.label}: ${label}`}
+      disabled={isBusy}
+      onClick={say(payload)}
+    >
+      {label}
+    </button>
+  );
+  const { id } = hazard;
+  const evidence = BY_EVIDENCE[id];
+  if (evidence) return <span className="text-soft">{evidence}</span>;
+  if (!isHoldable(id))
+    return bench.minded.includes(id) ? (
+      <span className="text-soft">seen to</span>
+    ) : (
+      <>
+        {button("Seen to", { event: "minded", id })}
+        <Problem text={problem} />
+      </>
+    );
+  const held = bench.held.find((one) => one.id === id);
+  return (
+    <>
+      {held ? <b>{HELD_WORDS[held.is]}</b> : null}
+      {held?.is === "held" ? null : button("It is held", { event: "held", id, is: "held" })}
+      {held ? null : button("Not in this machine", { event: "held", id, is: "none" })}
+      {held?.is === "held" ? button("It is free again", { event: "held", id, is: "free" }) : null}
+      <Problem text={problem} />
+    </>
+  );
+}
+
+function Line(props: LineProps) {
+  const { hazard, bench } = props;
+  return (
+    <li className="border-rule border-t py-2.5">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <VerdictMark shape={isSeenTo(hazard, bench) ? "passed" : "not-known"} />
+        <span className="min-w-0 flex-1 basis-72">
+          <b className="text-lg">{hazard.label}.</b> {hazard.act}
+          <span className="block text-soft">{hazard.caution}</span>
+          {hazard.stop ? <b className="block">Stop: {hazard.stop}</b> : null}
+          {hazard.trade ? <span className="block">{hazard.trade}</span> : null}
+        </span>
+        <span className="flex flex-wrap items-center gap-2">
+          <Ticks {...props} />
+        </span>
+      </div>
+    </li>
+  );
+}
+
+/** What can hurt in this machine, each with what is done about it; nothing ticks itself. */
+export function Hazards({ job, bench, shop }: Omit<LineProps, "hazard"> & { readonly shop: Shop }) {
+  return (
+    <ul>
+      {hazardsOf(job, shop).map((hazard) => (
+        <Line key={hazard.id} job={job} bench={bench} hazard={hazard} />
+      ))}
+    </ul>
+  );
+}
+
+/** The hazards that end the work here, whatever was measured: large, before all else. */
+export function HazardStops({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
+  const said = new Set(job.takenIn?.hazards ?? []);
+  const stops = hazardsOf(job, shop).filter(({ id, stop }) => stop && said.has(id) && id !== "battery");
+  if (stops.length === 0) return null;
+  return (
+    <div role="alert" className="hatched mb-3 rounded-[3px] border-[1.5px] border-ink p-2">
+      <div className="bg-paper px-4 py-2.5">
+        {stops.map(({ id, label, stop, trade }) => (
+          <p key={id}>
+            <b className="text-xl">
+              {label}: {stop}
+            </b>{" "}
+            {trade}
+          </p>
+        ))}
+      </div>
+    </div>
+  );
+}

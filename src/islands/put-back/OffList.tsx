@@ -1,0 +1,95 @@
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from "@dnd-kit/core";
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from "@dnd-kit/sortable";
+import { CSS } from "@dnd-kit/utilities";
+import GripVertical from "lucide-react/icons/grip-vertical";
+import type { ToPutBack } from "@/core/job/put-back";
+import type { JobView } from "@/core/job/reduce";
+import { Problem } from "../fields/Problem";
+import { usePost } from "../state/use-post";
+import { offWords } from "../words/put-back";
+import { OffLine } from "./OffLine";
+
+interface ListProps {
+  readonly job: JobView;
+  readonly order: readonly ToPutBack[];
+  readonly current: ToPutBack | undefined;
+  readonly carries: readonly string[];
+}
+
+type RowProps = Omit<ListProps, "order"> & { readonly one: ToPutBack };
+
+/** A line that can be moved by its handle, with the pointer or with Space and the arrow keys. */
+function Movable({ one, job, current, carries }: RowProps) {
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
+    id: one.seq,
+  });
+  const off = job.removed.find(({ seq }) => seq === one.line);
+  const handle = (
+    <button
+      type="button"
+      className="grid h-11 w-11 shrink-0 cursor-grab touch-none place-items-center text-soft"
+      aria-label={`Move: ${off ? offWords(off) : ""}`}
+      {...attributes}
+      {...listeners}
+    >
+      <GripVertical size={22} aria-hidden="true" />
+    </button>
+  );
+  return (
+    <div
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      className={isDragging ? "relative z-10 bg-sheet shadow-lg" : ""}
+    >
+      <OffLine job={job} one={one} isNow={one === current} carries={carries} handle={handle} />
+    </div>
+  );
+}
+
+/** All that came off, reversed; what is still off can be moved to where it goes back. */
+export function OffList({ job, order, current, carries }: ListProps) {
+  const { post, problem } = usePost(job.jobId);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const isOff = (one: ToPutBack): boolean =>
+    one.line !== null && job.removed.find(({ seq }) => seq === one.line)?.refit === null;
+  const movable = order.filter(isOff).map(({ seq }) => seq);
+  const onDragEnd = ({ active, over }: DragEndEvent): void => {
+    if (!over || active.id === over.id) return;
+    const moved = arrayMove(movable, movable.indexOf(Number(active.id)), movable.indexOf(Number(over.id)));
+    const done = order.filter((one) => one.line !== null && !isOff(one)).map(({ seq }) => seq);
+    void post({ kind: "reordered", stage: "put-back", payload: { lines: [...done, ...moved] } });
+  };
+  return (
+    <DndContext id="put-back" sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+      <SortableContext items={movable} strategy={verticalListSortingStrategy}>
+        <ol aria-label="To put back">
+          {order.map((one) =>
+            isOff(one) && movable.length > 1 ? (
+              <Movable key={one.seq} job={job} one={one} current={current} carries={carries} />
+            ) : (
+              <OffLine key={one.seq} job={job} one={one} isNow={one === current} carries={carries} />
+            ),
+          )}
+        </ol>
+      </SortableContext>
+      <Problem text={problem} />
+    </DndContext>
+  );
+}
