@@ -3,13 +3,14 @@ import type { JobView } from "@/core/job/reduce";
 import type { Stage } from "@/core/job/stages";
 import type { DeadCheck } from "@/core/knowledge/types";
 import { formatReading, formatText } from "@/core/quantity/format";
-import { checksFor } from "@/core/safety/dead-checks";
+import { alternativeTo, checksFor } from "@/core/safety/dead-checks";
 import type { Shop } from "@/core/shop/shop";
 import { Problem } from "../fields/Problem";
 import { ReadingField } from "../fields/ReadingField";
 import { useReadingField } from "../fields/use-reading-field";
 import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
+import { inSentence } from "../words/in-sentence";
 import { VerdictMark } from "./VerdictMark";
 
 interface CheckProps {
@@ -55,14 +56,15 @@ function Look({ job, check, stage }: CheckProps) {
 }
 
 function Measured({ job, check, isPlugOut, stage }: CheckProps) {
-  const quantity = check.quantity === "insulation" ? "insulation" : "resistance";
+  const quantity =
+    check.quantity === "insulation" || check.quantity === "current" ? check.quantity : "resistance";
   const [text, setText, clear] = useDraft(`check:${job.jobId}:${check.id}`, "");
   const { ask } = usePost(job.jobId);
   const field = useReadingField({ quantity, label: check.label, text, onText: setText });
   const keep = async (): Promise<void> => {
     const entered = field.take();
     if (entered === undefined) return;
-    const taken = isPlugOut ? "now" : "afterwards";
+    const taken = isPlugOut || check.needs === "powered" ? "now" : "afterwards";
     const issues = await ask({
       kind: "reading",
       stage,
@@ -71,7 +73,8 @@ function Measured({ job, check, isPlugOut, stage }: CheckProps) {
     if (issues.length === 0) clear();
     else field.object(issues);
   };
-  const whose = isPlugOut ? `Job ${job.jobId}` : "Plug not known: kept as entered afterwards";
+  const isPowered = check.needs === "powered";
+  const whose = isPlugOut || isPowered ? `Job ${job.jobId}` : "Plug not known: kept as entered afterwards";
   return (
     <ReadingField
       id={`check-${check.id}`}
@@ -104,7 +107,8 @@ function Answer(props: CheckProps) {
       <span>{words}</span>
       {last.limit === null ? null : (
         <span className="text-soft">
-          {relation} {formatText(last.limit, "Ω")} ({last.limitSource}
+          {relation} {formatText(last.limit, last.reading?.kind === "value" ? last.reading.unit : "Ω")} (
+          {last.limitSource}
           {row && !row.reviewed ? ", recalled, not checked" : ""})
         </span>
       )}
@@ -112,10 +116,17 @@ function Answer(props: CheckProps) {
   );
 }
 
-function Check(props: CheckProps) {
-  const { check } = props;
+interface WithAlternative extends CheckProps {
+  /** What may be measured instead, at the end only. */
+  readonly alternative?: DeadCheck | undefined;
+}
+
+function Check(props: WithAlternative) {
+  const { check, alternative } = props;
   const last = lastAnswer(props);
   const [isAgain, setIsAgain] = useState(false);
+  const wasInstead = alternative && lastAnswer({ ...props, check: alternative }) !== undefined;
+  const [isInstead, setIsInstead] = useState(wasInstead ?? false);
   const isOpen = isAgain || last === undefined || last.verdict === "undecided";
   return (
     <li className="border-rule border-t py-2.5">
@@ -136,16 +147,31 @@ function Check(props: CheckProps) {
         <>
           <p className="mb-2 text-soft">{check.how}</p>
           {check.quantity === "seen" ? <Look {...props} /> : <Measured {...props} />}
+          {alternative && !isInstead ? (
+            <button
+              type="button"
+              className="mt-1 min-h-11 text-teal underline underline-offset-4"
+              onClick={() => setIsInstead(true)}
+            >
+              It cannot be taken: {inSentence(alternative.label.split(",")[0] ?? "")} instead
+            </button>
+          ) : null}
         </>
+      ) : null}
+      {alternative && isInstead ? (
+        <ul className="ml-6">
+          <Check {...props} check={alternative} alternative={undefined} />
+        </ul>
       ) : null}
     </li>
   );
 }
 
 /** The checks that this machine's class owes: before its first plug-in, and again before it leaves. */
-export function DeadChecks(props: Omit<CheckProps, "check">) {
-  const { job, shop, since } = props;
-  const owed = checksFor(shop.deadChecks, job.takenIn?.protectionClass ?? "not-known");
+export function DeadChecks(props: Omit<CheckProps, "check"> & { readonly isFinal?: boolean }) {
+  const { job, shop, since, isFinal = false } = props;
+  const protection = job.takenIn?.protectionClass ?? "not-known";
+  const owed = checksFor(shop.deadChecks, protection);
   return (
     <ul>
       {owed.map((check) => (
@@ -153,6 +179,7 @@ export function DeadChecks(props: Omit<CheckProps, "check">) {
           key={`${check.id}:${job.deadChecks.find(({ checkId }) => checkId === check.id)?.seq ?? 0}:${since}`}
           {...props}
           check={check}
+          alternative={isFinal ? alternativeTo(check, shop.deadChecks, protection) : undefined}
         />
       ))}
     </ul>

@@ -2,6 +2,8 @@ import type { AcceptanceRun as Run } from "@/core/job/entry";
 import { isWhole } from "@/core/job/put-back";
 import type { JobView } from "@/core/job/reduce";
 import { conditionTried } from "@/core/job/sign-off";
+import { formatDuration } from "@/core/quantity/format";
+import type { Shop } from "@/core/shop/shop";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
@@ -9,16 +11,9 @@ import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
 import { inSentence } from "../words/in-sentence";
 import { RUN_RESULT, RUN_WORDS, UNPROVEN_WORDS } from "../words/runs";
+import { RunFigures } from "./RunFigures";
+import { EMPTY_RUN, type RunDraft, runOf } from "./run-draft";
 
-interface Draft {
-  readonly circumstance: Run["circumstance"] | "";
-  readonly minutes: string;
-  readonly words: string;
-  readonly before: string;
-  readonly after: string;
-}
-
-const EMPTY: Draft = { circumstance: "", minutes: "", words: "", before: "", after: "" };
 const CIRCUMSTANCES = (["cold", "hot", "loaded", "idle"] as const).map((value) => {
   const label = RUN_WORDS[value];
   return { value, label: `${label.charAt(0).toUpperCase()}${label.slice(1)}` };
@@ -35,23 +30,8 @@ const COMES: Readonly<Record<string, string>> = {
   "not-known": "at a moment nobody knows",
 };
 
-function runOf(draft: Draft): Run {
-  return {
-    circumstance: draft.circumstance === "" ? "idle" : draft.circumstance,
-    minutes: Number(draft.minutes.replace(",", ".")),
-    result: "gone",
-    words: draft.words,
-    figures:
-      draft.before.trim() === "" && draft.after.trim() === ""
-        ? []
-        : [{ quantity: "current", before: draft.before.trim(), after: draft.after.trim() }],
-    outlet: "not-said",
-    taken: "now",
-  };
-}
-
 /** What this run would leave unproven, before it is made. */
-function Lacking({ job, draft }: { readonly job: JobView; readonly draft: Draft }) {
+function Lacking({ job, draft }: { readonly job: JobView; readonly draft: RunDraft }) {
   if (draft.circumstance === "" || draft.minutes.trim() === "") return null;
   const lacking = conditionTried(job.complaint, runOf(draft));
   return lacking === undefined ? null : (
@@ -78,18 +58,104 @@ function Blocked({ job }: { readonly job: JobView }) {
   );
 }
 
-/** The run that shows whether the complaint is gone, made as the complaint comes. */
-export function AcceptanceRun({ job }: { readonly job: JobView }) {
-  const [draft, setDraft, clear] = useDraft<Draft>(`run:${job.jobId}`, EMPTY);
+const OUTLETS: readonly { readonly value: Run["outlet"]; readonly label: string }[] = [
+  { value: "residual-current", label: "Behind a residual-current device" },
+  { value: "other", label: "Another outlet" },
+];
+
+interface RunProps {
+  readonly job: JobView;
+  readonly shop: Shop;
+  /** Whether every final test was taken since the last change. */
+  readonly isTested: boolean;
+}
+
+/** The first time power comes back: guards on, stand clear, behind the device that trips. */
+function FirstPower({ job, shop, isTested, draft, set }: RunProps & DraftProps) {
   const { post, problem, isBusy } = usePost(job.jobId);
-  const set = (change: Partial<Draft>): void => setDraft({ ...draft, ...change });
+  const hasOutlet = shop.settings.kit.includes("residual-current-outlet");
+  if (job.bench.plug === "plugged-in" || job.machine.connection === "battery") return null;
+  return (
+    <div className="mb-3 border-rule border-l-4 pl-4">
+      <p>
+        <b>First power.</b> Guards and covers on, plug into an outlet behind a residual-current device, stand
+        clear, switch on for 3 s. Smoke, a tingle or a trip: plug out, and no second try.
+      </p>
+      <Choices<Run["outlet"]>
+        legend="The outlet is"
+        name="outlet"
+        choices={OUTLETS}
+        value={draft.outlet === "not-said" ? undefined : draft.outlet}
+        onChoose={(outlet) => set({ outlet })}
+      />
+      {hasOutlet ? null : (
+        <p className="mt-1 text-soft">
+          No such outlet is named among this shop's things: a plug-in one does, bought or borrowed.
+        </p>
+      )}
+      {draft.outlet === "other" ? (
+        <p className="mt-1 font-semibold text-brass">
+          Without it a fault to the casing is found by whoever touches it. Behind an isolating transformer it
+          does not act either.
+        </p>
+      ) : null}
+      {isTested ? (
+        <button
+          type="button"
+          className="btn btn-outline btn-bench mt-2"
+          disabled={isBusy || draft.outlet === "not-said"}
+          onClick={() =>
+            void post({ kind: "bench-state", stage: "sign-off", payload: { event: "plugged-in" } })
+          }
+        >
+          Plugged in, hands off
+        </button>
+      ) : (
+        <p className="mt-2 font-semibold">The final tests come before power.</p>
+      )}
+      <Problem text={problem} />
+    </div>
+  );
+}
+
+interface DraftProps {
+  readonly draft: RunDraft;
+  set(change: Partial<RunDraft>): void;
+}
+
+/** How long it runs: a timer that rings wherever the repairer is by then. */
+function WarmRun({ job, draft }: { readonly job: JobView; readonly draft: RunDraft }) {
+  const { post, problem, isBusy } = usePost(job.jobId);
+  const seconds = Math.round(Number(draft.minutes.replace(",", ".")) * 60);
+  if (!(seconds >= 1 && seconds <= 86_400)) return null;
+  const payload = { what: "warm-run", seconds };
+  return (
+    <>
+      <button
+        type="button"
+        className="btn btn-outline mt-3"
+        disabled={isBusy}
+        onClick={() => void post({ kind: "timer-started", stage: "sign-off", payload })}
+      >
+        Ring after {formatDuration(seconds)}
+      </button>
+      <Problem text={problem} />
+    </>
+  );
+}
+
+/** The run that shows whether the complaint is gone, made as the complaint comes. */
+export function AcceptanceRun({ job, shop, isTested }: RunProps) {
+  const [draft, setDraft, clear] = useDraft<RunDraft>(`acceptance:${job.jobId}`, EMPTY_RUN);
+  const { post, problem, isBusy } = usePost(job.jobId);
+  const set = (change: Partial<RunDraft>): void => setDraft({ ...draft, ...change });
   const isBlocked = !isWhole(job);
   const keep = async (result: Run["result"]): Promise<void> => {
     const run = { ...runOf(draft), result, taken: isBlocked ? "afterwards" : "now" };
     const payload = { ...run, circumstance: draft.circumstance };
     if (await post({ kind: "acceptance-run", stage: "sign-off", payload })) clear();
   };
-  const input = (key: "minutes" | "words" | "before" | "after", label: string, isNumber = false) => (
+  const input = (key: "minutes" | "words", label: string, isNumber = false) => (
     <Field label={label}>
       {(ids) => (
         <input
@@ -106,9 +172,10 @@ export function AcceptanceRun({ job }: { readonly job: JobView }) {
       {isBlocked ? <Blocked job={job} /> : null}
       <p className="mb-3">
         The complaint comes <b>{COMES[job.complaint?.circumstance ?? "not-known"]}</b>
-        {job.complaint?.words ? `: “${job.complaint.words}”` : "."} Plug into a residual-current-protected
-        outlet, guards on, hands off. A start that stalls: 3 s on, 60 s off, two tries.
+        {job.complaint?.words ? `: “${job.complaint.words}”` : "."} A start that stalls: 3 s on, 60 s off, two
+        tries.
       </p>
+      <FirstPower job={job} shop={shop} isTested={isTested} draft={draft} set={set} />
       <Choices<Run["circumstance"]>
         legend="It was run"
         name="circumstance"
@@ -116,12 +183,12 @@ export function AcceptanceRun({ job }: { readonly job: JobView }) {
         value={draft.circumstance === "" ? undefined : draft.circumstance}
         onChoose={(circumstance) => set({ circumstance })}
       />
-      <div className="mt-3 grid gap-3 sm:grid-cols-3">
+      <div className="mt-3 grid gap-3 sm:grid-cols-[180px_minmax(0,1fr)]">
         {input("minutes", "For how many minutes", true)}
-        {input("before", "Amps before the repair", true)}
-        {input("after", "Amps now", true)}
+        {input("words", "What was seen and heard")}
       </div>
-      <div className="mt-3">{input("words", "What was seen and heard")}</div>
+      <WarmRun job={job} draft={draft} />
+      <RunFigures draft={draft} set={set} />
       <Lacking job={job} draft={draft} />
       <div className="mt-3 flex flex-wrap gap-3">
         {RESULTS.map((result) => (

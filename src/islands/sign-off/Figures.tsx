@@ -4,8 +4,11 @@ import type { Shop } from "@/core/shop/shop";
 
 const QUANTITY: Readonly<Record<string, string>> = {
   current: "Running current",
-  speed: "Speed",
+  time: "Stop time",
+  capacitance: "Capacitance",
+  noise: "Noise",
   temperature: "Temperature",
+  speed: "Speed",
 };
 
 function nameOf({ id }: BeforeAfter, shop: Shop): string {
@@ -14,9 +17,14 @@ function nameOf({ id }: BeforeAfter, shop: Shop): string {
   return `${name.charAt(0).toUpperCase()}${name.slice(1)}`;
 }
 
-/** A ratio says nothing of temperatures. */
+/** A ratio says nothing of temperatures and levels: they are told by their difference. */
 function ratio({ before, after, unit }: BeforeAfter): string {
-  if (unit === "K" || before === undefined || after === undefined || before === 0) return "";
+  if (before === undefined || after === undefined) return "";
+  if (unit === "K" || unit === "dB") {
+    const difference = Number((after - before).toPrecision(2));
+    return `${difference > 0 ? "+" : ""}${difference} ${unit === "K" ? "°C" : "dB"}`;
+  }
+  if (before === 0) return "";
   return `${Number((after / before).toPrecision(2))} times`;
 }
 

@@ -12,6 +12,7 @@ import {
 } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { lineWords } from "../words/ledger";
+import { promiseWords } from "../words/put-back";
 import { RUN_RESULT, RUN_WORDS, SIGN_OFF_WORDS, UNPROVEN_WORDS } from "../words/runs";
 import { Figures } from "./Figures";
 
@@ -74,7 +75,8 @@ function Tests({ job, shop }: Pick<SheetProps, "job" | "shop">) {
   return (
     <ul>
       {finalTests(job, shop).map(({ checkId, reading }) => {
-        const label = shop.deadChecks.find(({ id }) => id === checkId)?.label ?? checkId;
+        const taken = reading?.checkId ?? checkId;
+        const label = shop.deadChecks.find(({ id }) => id === taken)?.label ?? taken;
         const shown = reading?.reading ? formatReading(reading.reading) : undefined;
         return (
           <li key={checkId}>
@@ -85,7 +87,7 @@ function Tests({ job, shop }: Pick<SheetProps, "job" | "shop">) {
                 {reading.limit === null ? LOOKED[reading.verdict] : verdicts[reading.verdict]}
                 {reading.limit === null
                   ? ""
-                  : ` of ${formatText(reading.limit, "Ω")} (${sourceWords(reading, shop)})`}
+                  : ` of ${formatText(reading.limit, reading.reading?.kind === "value" ? reading.reading.unit : "Ω")} (${sourceWords(reading, shop)})`}
               </>
             ) : (
               <b>not taken since the last change</b>
@@ -128,6 +130,27 @@ function Money({ signed, shop }: { readonly signed: SignedOff; readonly shop: Sh
       {signed.minutes} min of work {money(signed.labourMinor)}, parts {money(signed.partsMinor)}, together{" "}
       <b className="num">{money(signed.labourMinor + signed.partsMinor)}</b>.
     </p>
+  );
+}
+
+/** What the owner was asked and said, when and by which means: a refusal stands on the sheet as well. */
+function OwnerSaid({ job, shop }: Pick<SheetProps, "job" | "shop">) {
+  const said = job.ledger.filter((line) => line.kind === "owner-answer" && !line.isStruck);
+  if (said.length === 0) return null;
+  return (
+    <Block title="What the owner was asked and said">
+      <ul>
+        {said.map((line) => (
+          <li key={line.seq}>
+            {lineWords(line, shop)}
+            <span className="text-soft">
+              {line.kind === "owner-answer" ? `, by ${line.payload.means}` : ""},{" "}
+              {formatInstant(line.at, shop.settings.zone)}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </Block>
   );
 }
 
@@ -196,14 +219,13 @@ function Sheet({ job, ownerName, shop }: SheetProps) {
       </Block>
       <Block title="What to watch">
         <p>{signed.watch || "Nothing in particular."}</p>
-        {job.followUps.map((one) => (
-          <p key={one.seq}>
-            {one.what}
-            {one.onDay ? `, ${formatDay(one.onDay)}` : ""}
-            {one.condition ? ` (${one.condition})` : ""}
-          </p>
-        ))}
+        {job.followUps
+          .filter(({ done }) => done === null)
+          .map((one) => (
+            <p key={one.seq}>{promiseWords(one)}</p>
+          ))}
       </Block>
+      <OwnerSaid job={job} shop={shop} />
       <p className="border-rule border-t pt-2.5 text-soft">
         Tests done with these instruments: {instruments || "none named"}. This is not an inspection
         certificate; local codes and licensed practice come first. Signed by {signed.by},{" "}
@@ -219,6 +241,10 @@ function ledgerLine(job: JobView, seq: number): JobView["ledger"][number] {
   return line;
 }
 
+function wordOfSheet({ job, shop }: SheetProps): SignedOff["word"] | undefined {
+  return job.signedOff ? wordNow(job, job.signedOff, shop) : undefined;
+}
+
 /** The owner's sheet as it is printed: what was wrong, what proves it, what was done, what it cost, what to watch. */
 export function SheetScreen(props: SheetProps) {
   return (
@@ -228,6 +254,11 @@ export function SheetScreen(props: SheetProps) {
           <button type="button" className="btn btn-primary" onClick={() => window.print()}>
             Print
           </button>
+        ) : null}
+        {wordOfSheet(props) === "do-not-use" ? (
+          <a className="btn btn-outline" href={`/jobs/${props.job.jobId}/tag`}>
+            "Do not use" tag
+          </a>
         ) : null}
         <a className="btn btn-outline" href={`/jobs/${props.job.jobId}/sign-off`}>
           Back to the job

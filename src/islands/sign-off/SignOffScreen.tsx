@@ -2,7 +2,7 @@ import { useState } from "react";
 import { type BeforeAfter, beforeAfter } from "@/core/job/before-after";
 import { stillOff } from "@/core/job/put-back";
 import type { JobView } from "@/core/job/reduce";
-import { finalTests, signOffWord } from "@/core/job/sign-off";
+import { finalTests, hasFailedTest, signOffWord } from "@/core/job/sign-off";
 import { formatMoney, minorDigits } from "@/core/quantity/format";
 import { parseMoney } from "@/core/quantity/money";
 import type { Shop } from "@/core/shop/shop";
@@ -13,12 +13,15 @@ import { JobFrame } from "../frame/JobFrame";
 import { Part } from "../frame/Part";
 import { PlugQuestion } from "../frame/PlugQuestion";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
+import { VerdictMark } from "../frame/VerdictMark";
 import { useAwake } from "../state/awake";
 import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
+import { promiseWords } from "../words/put-back";
 import { RUN_RESULT, RUN_WORDS, SIGN_OFF_WORDS, UNPROVEN_WORDS } from "../words/runs";
 import { AcceptanceRun } from "./AcceptanceRun";
 import { Figures } from "./Figures";
+import { Promises } from "./Promises";
 
 interface BillDraft {
   readonly minutes: string;
@@ -119,6 +122,38 @@ function Word({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
   );
 }
 
+/** It came back: the same job goes on, with why. */
+function Reopen({ job }: { readonly job: JobView }) {
+  const [isOpen, setIsOpen] = useState(false);
+  const [why, setWhy] = useState("");
+  const { post, problem, isBusy } = usePost(job.jobId);
+  if (!isOpen)
+    return (
+      <button type="button" className="btn btn-outline" onClick={() => setIsOpen(true)}>
+        It came back …
+      </button>
+    );
+  return (
+    <form
+      className="flex w-full flex-wrap items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void post({ kind: "reopened", stage: "sign-off", payload: { why } });
+      }}
+    >
+      <Field label="Why it comes back" className="grow">
+        {(ids) => (
+          <input {...ids} className="input" value={why} onChange={(event) => setWhy(event.target.value)} />
+        )}
+      </Field>
+      <button type="submit" className="btn btn-outline" disabled={isBusy}>
+        Open it again
+      </button>
+      <Problem text={problem} />
+    </form>
+  );
+}
+
 function Signed({ job }: { readonly job: JobView }) {
   if (!job.signedOff) return null;
   return (
@@ -129,7 +164,25 @@ function Signed({ job }: { readonly job: JobView }) {
       <a className="btn btn-primary btn-loud" href={`/jobs/${job.jobId}/sheet`}>
         The owner's sheet
       </a>
+      {job.signedOff.word === "do-not-use" ? (
+        <a className="btn btn-outline btn-bench" href={`/jobs/${job.jobId}/tag`}>
+          "Do not use" tag
+        </a>
+      ) : null}
+      <Reopen job={job} />
     </div>
+  );
+}
+
+/** Covers and parts as the log has them: nothing to tick here, it follows from what went back. */
+function Covers({ job }: { readonly job: JobView }) {
+  const left = stillOff(job).length + job.bench.opened.length;
+  return (
+    <p className="flex flex-wrap items-center gap-2 border-rule border-t py-2.5 text-lg">
+      <VerdictMark shape={left === 0 ? "passed" : "failed"} />
+      <b>Covers on, nothing left over</b>
+      <span>{left === 0 ? `${job.removed.length} lines accounted for` : `${left} not back`}</span>
+    </p>
   );
 }
 
@@ -162,6 +215,8 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
   const isTested = tests.every(({ reading }) => reading !== undefined && reading.verdict !== "undecided");
   const run = job.runs.findLast(({ seq }) => seq > job.lastChangeSeq);
   const left = stillOff(job).length + job.bench.opened.length;
+  const open = job.followUps.filter(({ done }) => done === null);
+  const isUnproven = signOffWord(job, shop).word === "not-yet-proven";
   const step =
     job.signedOff || left > 0 ? undefined : !isTested ? "tests" : run === undefined ? "run" : "word";
   return (
@@ -175,7 +230,15 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
             <PlugQuestion job={job} stage="sign-off" />
           </div>
         )}
-        <DeadChecks job={job} shop={shop} isPlugOut={isPlugOut} stage="sign-off" since={job.lastChangeSeq} />
+        <DeadChecks
+          job={job}
+          shop={shop}
+          isPlugOut={isPlugOut}
+          stage="sign-off"
+          since={job.lastChangeSeq}
+          isFinal
+        />
+        <Covers job={job} />
       </Part>
       <Part
         title="Run it as the complaint comes"
@@ -183,10 +246,18 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
         isDone={run !== undefined}
         done={run ? `${RUN_WORDS[run.circumstance]}, ${run.minutes} min: ${RUN_RESULT[run.result]}` : ""}
       >
-        <AcceptanceRun job={job} />
+        <AcceptanceRun job={job} shop={shop} isTested={isTested && !hasFailedTest(job)} />
       </Part>
       <Part title="Before and after" isNow={false} isDone={isPaired(figures)} done={figureWords(figures)}>
         <Figures rows={figures} shop={shop} />
+      </Part>
+      <Part
+        title="To look at again"
+        isNow={step === "word" && isUnproven && open.length === 0}
+        isDone={open.length > 0}
+        done={open[0] ? promiseWords(open[0]) : ""}
+      >
+        <Promises job={job} shop={shop} />
       </Part>
       <Part
         title="What may be said of it"

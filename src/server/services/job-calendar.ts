@@ -1,0 +1,54 @@
+import { createEvents, type EventAttributes } from "ics";
+import type { Promised } from "@/core/job/back-together";
+import type { JobView } from "@/core/job/reduce";
+
+interface Whose {
+  readonly shopName: string;
+  readonly ownerName: string;
+}
+
+function conditionsOf({ belowCelsius, afterHours, condition }: Promised): string {
+  return [
+    belowCelsius === null ? "" : `Only below ${belowCelsius} °C.`,
+    afterHours === null ? "" : `After ${afterHours} h of running.`,
+    condition,
+  ]
+    .filter((part) => part !== "")
+    .join(" ");
+}
+
+/** A promise with a day, as a whole-day event: a day has no zone, so it is the same day in every calendar. */
+function eventOf(
+  job: JobView,
+  promise: Promised,
+  onDay: string,
+  { shopName, ownerName }: Whose,
+): EventAttributes {
+  const [year = 0, month = 0, day = 0] = onDay.split("-").map(Number);
+  const next = new Date(Date.UTC(year, month - 1, day + 1));
+  const machine = job.takenIn?.machine ?? "Machine";
+  return {
+    uid: `job-${job.jobId}-line-${promise.seq}@good-spindle`,
+    productId: "-//Good Spindle//Looking again//EN",
+    title: `${machine}, job ${job.jobId}: ${promise.what}`,
+    description: [conditionsOf(promise), ownerName ? `Owner: ${ownerName}.` : "", shopName]
+      .filter((part) => part !== "")
+      .join(" "),
+    start: [year, month, day],
+    // A whole day ends where the next one begins (RFC 5545).
+    end: [next.getUTCFullYear(), next.getUTCMonth() + 1, next.getUTCDate()],
+    busyStatus: "FREE",
+    transp: "TRANSPARENT",
+  };
+}
+
+/** The promises of a job that have a day and are still open, as an iCalendar file; undefined where there is none. */
+export function jobCalendar(job: JobView, whose: Whose): string | undefined {
+  const events = job.followUps.flatMap((promise) =>
+    promise.onDay !== null && promise.done === null ? [eventOf(job, promise, promise.onDay, whose)] : [],
+  );
+  if (events.length === 0) return undefined;
+  const { value, error } = createEvents(events, { calName: whose.shopName });
+  if (error || !value) throw error ?? new Error("the calendar came out empty");
+  return value;
+}
