@@ -20,6 +20,7 @@ const UI = external(
   "@dnd-kit/core",
   "@dnd-kit/sortable",
   "@dnd-kit/utilities",
+  "date-fns",
 );
 
 module.exports = {

@@ -1,3 +1,5 @@
+import { useStore } from "@nanostores/react";
+import { useEffect, useState } from "react";
 import { type Band, collars, type NextStep, nextStep } from "@/core/job/next-step";
 import type { JobView } from "@/core/job/reduce";
 import { asSeen } from "@/core/safety/bench-state";
@@ -6,7 +8,9 @@ import type { Shop } from "@/core/shop/shop";
 import { BenchBadge } from "../frame/BenchBadge";
 import { MiniShaft } from "../frame/JobShaft";
 import { PlainFrame } from "../frame/PlainFrame";
+import { request } from "../state/api";
 import { useNow } from "../state/clock";
+import { $changes } from "../state/tabs";
 import { useTouches, useWatches } from "../state/watch";
 import { stepWords, untilWords } from "../words/steps";
 
@@ -158,9 +162,73 @@ function Empty() {
   );
 }
 
+function placeOf(view: JobView): string {
+  return view.takenIn?.place || "no place said";
+}
+
+interface PlacesProps {
+  readonly all: readonly Standing[];
+  readonly place: string | undefined;
+  onPlace(place: string | undefined): void;
+}
+
+/** The places of the shop with how many machines stand at each; a tap shows that place alone. */
+function Places({ all, place, onPlace }: PlacesProps) {
+  const counts = new Map<string, number>();
+  for (const { view, step } of all)
+    if (step.band !== "gone") counts.set(placeOf(view), (counts.get(placeOf(view)) ?? 0) + 1);
+  if (counts.size < 2) return null;
+  return (
+    <fieldset className="mt-3">
+      <legend className="sr-only">Places</legend>
+      <div className="flex flex-wrap gap-2">
+        {[...counts]
+          .sort(([one], [other]) => one.localeCompare(other))
+          .map(([name, count]) => (
+            <label className="chip" key={name}>
+              <input
+                className="sr-only"
+                type="checkbox"
+                checked={name === place}
+                onChange={() => onPlace(name === place ? undefined : name)}
+              />
+              {name} <span className="num text-soft">{count}</span>
+            </label>
+          ))}
+      </div>
+    </fieldset>
+  );
+}
+
+const WAIT_MS = 200;
+
+/** The machines as the page had them, and loaded again when any of them changed on this or another device. */
+function useBenchJobs(fromPage: readonly BenchJob[]): readonly BenchJob[] {
+  const changes = useStore($changes);
+  const [jobs, setJobs] = useState(fromPage);
+  useEffect(() => {
+    if (changes === 0) return undefined;
+    const timer = setTimeout(async () => {
+      const answer = await request<{ jobs: BenchJob[] }>("GET", "/api/bench");
+      if (answer.ok) setJobs(answer.value.jobs);
+    }, WAIT_MS);
+    return () => clearTimeout(timer);
+  }, [changes]);
+  return jobs;
+}
+
 /** The machines standing here, in three bands: what can be done this minute, what waits, what falls due. */
-export function BenchScreen({ jobs, shop }: { readonly jobs: readonly BenchJob[]; readonly shop: Shop }) {
-  const standing = useStanding(jobs, shop);
+export function BenchScreen({
+  jobs: fromPage,
+  shop,
+}: {
+  readonly jobs: readonly BenchJob[];
+  readonly shop: Shop;
+}) {
+  const jobs = useBenchJobs(fromPage);
+  const all = useStanding(jobs, shop);
+  const [place, setPlace] = useState<string | undefined>(undefined);
+  const standing = place === undefined ? all : all.filter(({ view }) => placeOf(view) === place);
   const { zone, shopName } = shop.settings;
   if (jobs.length === 0)
     return (
@@ -177,6 +245,7 @@ export function BenchScreen({ jobs, shop }: { readonly jobs: readonly BenchJob[]
           Take in a machine
         </a>
       </div>
+      <Places all={all} place={place} onPlace={setPlace} />
       {BANDS.map(({ band, title, empty }) => {
         const lines = standing.filter(({ step }) => step.band === band).sort(inOrder);
         const [first, ...rest] = lines;

@@ -6,6 +6,7 @@ import { JobLedger } from "./JobLedger";
 import { JobShaft } from "./JobShaft";
 import { Lapsed } from "./Lapsed";
 import { TopBar } from "./TopBar";
+import { Undo } from "./Undo";
 import type { JobScreen } from "./use-job-screen";
 
 interface JobFrameProps {
@@ -43,6 +44,7 @@ export function JobFrame({ screen, shop, stage, children }: JobFrameProps) {
           <Lapsed screen={screen} shop={shop} stage={stage} />
           {children}
           <JobLedger job={job} shop={shop} stage={stage} />
+          <Undo job={job} shop={shop} stage={stage} />
         </main>
       </div>
     </div>

@@ -1,10 +1,11 @@
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { JobView } from "@/core/job/reduce";
 import type { Stage } from "@/core/job/stages";
 import { Field } from "../fields/Field";
 import { useAwake } from "../state/awake";
 import { useDraft } from "../state/draft";
 import { type Posted, postEntry } from "../state/post-entry";
+import { onKey } from "./keys";
 
 type Form = "note" | "owner" | "again" | "timer";
 
@@ -66,11 +67,14 @@ interface FieldsProps {
 }
 
 function NoteFields({ draft, set }: FieldsProps) {
+  const field = useRef<HTMLTextAreaElement>(null);
+  useEffect(() => field.current?.focus(), []);
   return (
     <Field label="Note" className="grow">
       {(ids) => (
         <textarea
           {...ids}
+          ref={field}
           className="textarea"
           rows={2}
           value={draft.note}
@@ -217,6 +221,14 @@ function OpenQuestions({ job, stage }: { readonly job: JobView; readonly stage: 
 export function LedgerForms({ job, stage }: { readonly job: JobView; readonly stage: Stage }) {
   const isAwake = useAwake();
   const [form, setForm] = useState<Form | undefined>(undefined);
+  useEffect(
+    () =>
+      onKey("n", (event) => {
+        event.preventDefault();
+        setForm("note");
+      }),
+    [],
+  );
   if (!isAwake) return null;
   return (
     <>

@@ -7,7 +7,9 @@ import { type DischargePlan, type DischargeSchool, planDischarge } from "@/core/
 import type { Shop } from "@/core/shop/shop";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
+import { Problem } from "../fields/Problem";
 import { useDraft } from "../state/draft";
+import { usePost } from "../state/use-post";
 import { DISCHARGE_CHOICES } from "../words/schools";
 
 /** What is taken for a part without a readable marking: larger than most, so that the time is long enough. */
@@ -37,10 +39,31 @@ interface DrainPlanProps {
   readonly name: string;
   readonly mark: CapacitorMark | undefined;
   readonly shop: Shop;
+  readonly jobId: number;
+}
+
+/** Rings when the resistor was on long enough; the volts are read all the same. */
+function DrainTimer({ jobId, seconds }: { readonly jobId: number; readonly seconds: number }) {
+  const { post, problem, isBusy } = usePost(jobId);
+  return (
+    <div className="sm:col-span-2">
+      <button
+        type="button"
+        className="btn btn-outline"
+        disabled={isBusy}
+        onClick={() =>
+          void post({ kind: "timer-started", stage: "make-safe", payload: { what: "drain", seconds } })
+        }
+      >
+        Ring after {formatDuration(seconds)}
+      </button>
+      <Problem text={problem} />
+    </div>
+  );
 }
 
 /** How to drain one part: time, energy and steps, from its own marking and the resistor at hand. */
-export function DrainPlan({ name, mark, shop }: DrainPlanProps) {
+export function DrainPlan({ name, mark, shop, jobId }: DrainPlanProps) {
   const [resistorText, setResistor] = useDraft("drain-resistor", "15k");
   const [school, setSchool] = useState(shop.settings.dischargeSchool);
   const parsed = parseReading(resistorText, "resistance", "Resistor");
@@ -106,6 +129,7 @@ export function DrainPlan({ name, mark, shop }: DrainPlanProps) {
           onChoose={setSchool}
         />
       </div>
+      {plan.time >= 1 ? <DrainTimer jobId={jobId} seconds={Math.ceil(plan.time)} /> : null}
       <ol className="list-decimal pl-6 sm:col-span-2">
         {stepsOf(school, plan, formatText(resistance, "Ω")).map((step) => (
           <li key={step}>{step}</li>

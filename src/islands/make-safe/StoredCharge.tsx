@@ -150,7 +150,7 @@ function Item(props: ItemProps) {
       <div className="grid gap-x-8 gap-y-3 lg:grid-cols-2">
         <div className="grid content-start gap-3">
           {id === "start" || id === "run" ? <MarkField key={kept?.seq} job={job} id={id} /> : null}
-          <DrainPlan name={id} mark={mark?.ok ? mark.value : undefined} shop={shop} />
+          <DrainPlan name={id} mark={mark?.ok ? mark.value : undefined} shop={shop} jobId={job.jobId} />
         </div>
         <div>
           <ReadingField

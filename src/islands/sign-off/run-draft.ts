@@ -21,7 +21,7 @@ export const EMPTY_RUN: RunDraft = {
 
 /** What is noted before and after, with its unit as typed. */
 export const FIGURES: readonly { readonly id: FigureId; readonly label: string; readonly unit: string }[] = [
-  { id: "current", label: "Amps", unit: "A" },
+  { id: "current", label: "Amps", unit: "" },
   { id: "time", label: "Stop time", unit: "s" },
   { id: "capacitance", label: "Capacitance", unit: "μF" },
   { id: "noise", label: "Noise", unit: "dB" },

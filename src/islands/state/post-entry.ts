@@ -5,6 +5,7 @@ import type { Result } from "@/core/result";
 import { request } from "./api";
 import { $job } from "./job";
 import { benchName, newId } from "./person";
+import { $lastKept, tellTabs } from "./tabs";
 import { settlePlug, watchOf } from "./watch";
 
 /** An entry as a screen posts it; the server completes it. */
@@ -51,6 +52,10 @@ export async function postEntry(jobId: number, posted: Posted): Promise<Result<J
   }
   if (answer.ok) {
     $job.set(answer.value);
+    const kept = { jobId, seq: answer.value.seq };
+    // A strike is itself a taking back: it is undone by restoring the line.
+    $lastKept.set(posted.kind === "struck" || posted.kind === "restored" ? null : kept);
+    tellTabs(kept);
     if (settlesPlug(posted)) settlePlug(jobId, answer.value.seq);
   } else if (answer.status === 409) {
     await loadJob(jobId);

@@ -7,6 +7,7 @@ import type { Watch } from "@/core/safety/bench-state";
 import type { Executor } from "@/server/db/executor";
 import { appendEntry, entriesOf, entryById } from "@/server/repositories/entries";
 import { lockJob } from "@/server/repositories/jobs";
+import { announce } from "./changes";
 import { completeEntry, type Draft } from "./complete-entry";
 import type { Ground } from "./ground";
 
@@ -69,13 +70,15 @@ async function repeated(
  * Appends one entry to a job's log: completed, guarded, in one transaction.
  * The same `entryId` again changes nothing and answers as the first time did.
  */
-export function recordEntry(
+export async function recordEntry(
   jobId: number,
   draft: EntryDraft,
   now: string,
   ground: Ground,
 ): Promise<Result<JobView>> {
-  return ground.db.transaction((tx) => recordWithin(tx, jobId, draft, now, ground));
+  const kept = await ground.db.transaction((tx) => recordWithin(tx, jobId, draft, now, ground));
+  if (kept.ok) announce({ jobId, seq: kept.value.seq });
+  return kept;
 }
 
 /** The same, inside a transaction that the caller has open. */

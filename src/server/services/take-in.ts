@@ -4,6 +4,7 @@ import { at, fail, type Issue, issue, ok, type Result } from "@/core/result";
 import type { Executor } from "@/server/db/executor";
 import { entriesOf, entryById } from "@/server/repositories/entries";
 import { createJob, createOwner } from "@/server/repositories/jobs";
+import { announce } from "./changes";
 import type { Draft } from "./complete-entry";
 import type { Ground } from "./ground";
 import { recordWithin } from "./record-entry";
@@ -85,10 +86,12 @@ async function takeInWithin(tx: Executor, draft: TakeInDraft, now: string, groun
 /** A machine at the door becomes a job: number, owner and first entries in one transaction. @returns the job's number */
 export async function takeIn(draft: TakeInDraft, now: string, ground: Ground): Promise<Result<number>> {
   try {
-    return await ground.db.transaction(async (tx) => {
+    const made = await ground.db.transaction(async (tx) => {
       const before = await jobMadeBefore(tx, draft.entryId);
       return before ?? ok(await takeInWithin(tx, draft, now, ground));
     });
+    if (made.ok) announce({ jobId: made.value, seq: 1 });
+    return made;
   } catch (error) {
     if (error instanceof Refused) return fail(...error.issues);
     throw error;

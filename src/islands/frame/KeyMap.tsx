@@ -1,0 +1,64 @@
+import { useEffect, useRef } from "react";
+import { STAGE_LABELS, STAGES } from "@/core/job/stages";
+import { onKey } from "./keys";
+
+const EVERYWHERE: readonly (readonly [string, string])[] = [
+  ["/", "Type what the part says"],
+  ["?", "This list"],
+  ["b", "To the Bench"],
+  ["Enter", "Keeps what is typed"],
+];
+const IN_A_JOB: readonly (readonly [string, string])[] = [
+  ["1 to 8", STAGES.map((stage) => STAGE_LABELS[stage]).join(", ")],
+  ["u", "Undo what was kept last"],
+  ["n", "A note"],
+  ["Space, arrows", "On a handle: move a line up or down"],
+  ["arrows", "On a picture: move the pin"],
+];
+
+function Rows({ rows }: { readonly rows: readonly (readonly [string, string])[] }) {
+  return rows.map(([key, words]) => (
+    <div key={key} className="contents">
+      <dt>
+        <kbd className="key whitespace-nowrap">{key}</kbd>
+      </dt>
+      <dd>{words}</dd>
+    </div>
+  ));
+}
+
+/** The keys of this program, shown by `?`; here also the ones that work on every screen. */
+export function KeyMap({ jobId }: { readonly jobId?: number | undefined }) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  useEffect(() => {
+    const stops = [
+      onKey("?", () => dialog.current?.showModal()),
+      onKey("b", () => window.location.assign("/")),
+      ...(jobId === undefined
+        ? []
+        : STAGES.map((stage, index) =>
+            onKey(String(index + 1), () => window.location.assign(`/jobs/${jobId}/${stage}`)),
+          )),
+    ];
+    return () => {
+      for (const stop of stops) stop();
+    };
+  }, [jobId]);
+  return (
+    <dialog
+      ref={dialog}
+      aria-label="Keys"
+      className="m-auto w-[min(92vw,560px)] border-2 border-ink bg-paper p-5 text-ink backdrop:bg-black/40"
+    >
+      <h2 className="mb-3 font-bold text-xl">Keys</h2>
+      <dl className="grid grid-cols-[max-content_minmax(0,1fr)] gap-x-5 gap-y-2">
+        <Rows rows={jobId === undefined ? EVERYWHERE : [...EVERYWHERE, ...IN_A_JOB]} />
+      </dl>
+      <form method="dialog" className="mt-4">
+        <button type="submit" className="btn btn-primary">
+          Close
+        </button>
+      </form>
+    </dialog>
+  );
+}

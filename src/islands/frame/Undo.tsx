@@ -1,0 +1,50 @@
+import { useStore } from "@nanostores/react";
+import { useEffect, useState } from "react";
+import type { JobView } from "@/core/job/reduce";
+import type { Stage } from "@/core/job/stages";
+import type { Shop } from "@/core/shop/shop";
+import { $lastKept } from "../state/tabs";
+import { undoLast } from "../state/undo";
+import { lineWords } from "../words/ledger";
+import { onKey } from "./keys";
+
+const STAYS_MS = 8000;
+
+interface UndoProps {
+  readonly job: JobView;
+  readonly shop: Shop;
+  readonly stage: Stage;
+}
+
+/** What was just kept, for eight seconds, with one tap or the key u to take it back. */
+export function Undo({ job, shop, stage }: UndoProps) {
+  const kept = useStore($lastKept);
+  const [problem, setProblem] = useState<string | undefined>(undefined);
+  const [isShown, setIsShown] = useState(false);
+  useEffect(() => {
+    setProblem(undefined);
+    setIsShown(kept !== null);
+    if (!kept) return undefined;
+    const timer = setTimeout(() => setIsShown(false), STAYS_MS);
+    return () => clearTimeout(timer);
+  }, [kept]);
+  useEffect(() => onKey("u", () => void undoLast(job.jobId, stage).then(setProblem)), [job.jobId, stage]);
+  const line = job.ledger.find(({ seq, isStruck }) => seq === kept?.seq && !isStruck);
+  if (!isShown || !kept || kept.jobId !== job.jobId || !line) return null;
+  return (
+    <div
+      role="status"
+      className="no-print fixed right-3 bottom-3 z-20 flex max-w-[min(92vw,440px)] items-center gap-3 border-2 border-ink bg-sheet px-4 py-2"
+      data-testid="undo"
+    >
+      <span className="min-w-0 flex-1 truncate">{problem ?? lineWords(line, shop)}</span>
+      <button
+        type="button"
+        className="btn btn-outline"
+        onClick={() => void undoLast(job.jobId, stage).then(setProblem)}
+      >
+        Undo <kbd className="key">u</kbd>
+      </button>
+    </div>
+  );
+}

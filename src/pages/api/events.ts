@@ -1,0 +1,26 @@
+import type { APIRoute } from "astro";
+import { onChange } from "@/server/services/changes";
+
+const BEAT_MS = 20_000;
+
+/** Server-sent events: one `job` for each log that grew, and a beat that keeps the line open. */
+export const GET: APIRoute = () => {
+  let end = (): void => undefined;
+  const stream = new ReadableStream<Uint8Array>({
+    start(controller) {
+      const words = new TextEncoder();
+      const send = (text: string): void => controller.enqueue(words.encode(text));
+      const beat = setInterval(() => send(": here\n\n"), BEAT_MS);
+      const stop = onChange((change) => send(`event: job\ndata: ${JSON.stringify(change)}\n\n`));
+      end = () => {
+        clearInterval(beat);
+        stop();
+      };
+      send("retry: 2000\n\n");
+    },
+    cancel: () => end(),
+  });
+  return new Response(stream, {
+    headers: { "content-type": "text/event-stream", "cache-control": "no-store", "x-accel-buffering": "no" },
+  });
+};

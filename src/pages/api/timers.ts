@@ -1,0 +1,23 @@
+import * as yup from "yup";
+import { ok } from "@/core/result";
+import { strictObject } from "@/core/validate";
+import { defineEndpoint } from "@/server/http/endpoint";
+import { runningTimers } from "@/server/queries/timers";
+import { shopGround } from "@/server/services/ground";
+
+const timer = strictObject({
+  jobId: yup.number().integer().required(),
+  seq: yup.number().integer().required(),
+  machine: yup.string().defined(),
+  what: yup.string().required(),
+  endsAt: yup.string().required(),
+});
+
+/** Timers of all jobs: every screen rings for every one of them. */
+export const GET = defineEndpoint({
+  response: strictObject({ timers: yup.array(timer.required()).required() }),
+  handle: async () => {
+    const { db } = await shopGround();
+    return ok({ timers: await runningTimers(db, new Date().toISOString()) });
+  },
+});
