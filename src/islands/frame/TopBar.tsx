@@ -69,6 +69,7 @@ export function TopBar({ title, jobId, right, isNavigation = false }: TopBarProp
         >
           <kbd className="num">?</kbd>
         </button>
+        {right}
         <Working />
         <KeyMap jobId={jobId} />
       </header>

@@ -1,0 +1,398 @@
+import { describe, expect, it } from "vitest";
+import type { Complaint, Entry, EntryKind, NewEntry, Payloads, TakenIn } from "@/core/job/entry";
+import { guardEntry } from "@/core/job/guards";
+import { BACK_UNSAID, LATER_UNSAID, OFF_UNSAID } from "@/core/job/nothing-said";
+import { signOffWord } from "@/core/job/sign-off";
+import { limitOf } from "@/core/knowledge/resolve-limits";
+import type { BenchNeed } from "@/core/knowledge/types";
+import { applyBenchEvent, type BenchEvent, type Watch } from "@/core/safety/bench-state";
+import { seededRandom } from "@/core/seeded-random";
+import { KNOWLEDGE, LIMITS } from "../shop-ground";
+import { CARDER, check, logOf, viewOf } from "./entries";
+
+const STEPS = 10_000;
+const SEED = 20_261_126;
+/** A job is left and another one taken in after so many lines. */
+const LINES_A_JOB = 60;
+
+const { next } = seededRandom(SEED);
+const pick = <T>(from: readonly T[]): T => from[Math.floor(next() * from.length)] as T;
+const chance = (share: number): boolean => next() < share;
+
+const PEOPLE = ["left bench", "right bench"] as const;
+const CHECKS = ["look-and-cord", "earth-continuity", "insulation", "leakage"] as const;
+
+function machine(): TakenIn {
+  return {
+    ...CARDER,
+    family: pick(["capacitor-start", "permanent-split-capacitor", "universal", "electronically-commutated"]),
+    protectionClass: pick(["class-1", "class-2", "battery", "not-known"]),
+    connection: pick(["plug", "plug", "fixed", "battery"]),
+    hazards: chance(0.3) ? [pick(["springs", "belt", "battery"])] : [],
+  };
+}
+
+function complaint(): Complaint {
+  const circumstance = pick(["always", "cold", "loaded", "after-minutes", "sometimes", "not-known"] as const);
+  const afterMinutes = circumstance === "after-minutes" ? pick([10, 30]) : null;
+  return { signs: ["hum"], circumstance, afterMinutes, words: "" };
+}
+
+function benchEvent(): BenchEvent {
+  return pick<() => BenchEvent>([
+    () => ({ event: "plugged-in" }),
+    () => ({ event: "not-known" }),
+    () => ({ event: "unplugged", evidence: "plug-in-sight" }),
+    () => ({ event: "unplugged", evidence: "plug-in-pocket" }),
+    () => ({ event: "isolated", volts: pick([0, 3, 90]), means: "two-pole tester" }),
+    () => ({ event: "battery", is: pick(["in", "out"]) }),
+    () => ({
+      event: "stored-volts",
+      id: pick(["start", "run", "bus"]),
+      volts: pick([0.2, 4, 90, -200]),
+      dielectric: pick(["film", "electrolytic"]),
+    }),
+    () => ({ event: "stored-clip", id: pick(["start", "run", "bus"]) }),
+    () => ({ event: "stored-cannot", id: "start", why: "not reached" }),
+    () => ({ event: "nothing-stores" }),
+    () => ({ event: "held", id: pick(["springs", "belt"]), is: pick(["held", "free", "none"]) }),
+  ])();
+}
+
+interface Action {
+  readonly entry: NewEntry;
+  readonly need: BenchNeed;
+}
+
+interface Walk {
+  entries: Entry[];
+  /** What a sensible repairer does next, before the walk goes astray again. */
+  queue: Action[];
+  clock: number;
+  watches: Partial<Record<string, Watch>>;
+}
+
+const iso = (clock: number): string => new Date(clock).toISOString();
+
+const act = <K extends EntryKind>(kind: K, payload: Payloads[K], need: BenchNeed = "none"): Action => ({
+  entry: { kind, payload } as NewEntry,
+  need,
+});
+
+const INSIDE = act(
+  "answer",
+  { moveId: "turn-shaft", outcomeId: "free", circumstance: "cold", taken: "now" },
+  "hands-inside",
+);
+
+/** All that makes this machine safe, with one step left out now and then, and then hands go in. */
+function makeSafe({ entries }: Walk): Action[] {
+  const view = viewOf(entries);
+  const { connection, stores, holds, hasBattery } = view.machine;
+  const events: BenchEvent[] = [
+    ...(connection === "battery"
+      ? []
+      : [
+          connection === "fixed"
+            ? ({ event: "isolated", volts: 0, means: "two-pole tester" } as const)
+            : ({ event: "unplugged", evidence: "plug-in-sight" } as const),
+        ]),
+    ...(hasBattery ? [{ event: "battery", is: "out" } as const] : []),
+    ...stores.map((id) =>
+      chance(0.5)
+        ? ({ event: "stored-clip", id } as const)
+        : ({ event: "stored-volts", id, volts: 0.3, dielectric: "film" } as const),
+    ),
+    ...holds.map((id) => ({ event: "held", id, is: "held" }) as const),
+  ];
+  return [...events.filter(() => chance(0.93)).map((event) => act("bench-state", event)), INSIDE, INSIDE];
+}
+
+/** All that lets a machine leave as repaired, with one step left out now and then. */
+function finish({ entries }: Walk): Action[] {
+  const view = viewOf(entries);
+  const when = view.complaint?.circumstance;
+  const steps = [
+    act("intervention", { label: "Fitted", faultIds: [], success: 0.97, seen: null }),
+    ...view.removed
+      .filter(({ refit }) => refit === null)
+      .map(({ seq }) => act("refitted", { ...BACK_UNSAID, line: seq, how: "back" })),
+    ...view.bench.opened.map((access) => act("closed", { access })),
+    ...CHECKS.slice(0, 3).map((id) => act("reading", { ...check(id), taken: "afterwards" })),
+    act("acceptance-run", {
+      circumstance: when === "cold" || when === "loaded" ? when : "idle",
+      minutes: 30,
+      result: "gone",
+      words: "",
+      figures: [],
+      outlet: "residual-current",
+      taken: "now",
+    }),
+  ];
+  return steps.filter(() => chance(0.96));
+}
+
+function anyEntry(walk: Walk): Action {
+  if (walk.queue.length === 0 && chance(0.04)) walk.queue = chance(0.6) ? makeSafe(walk) : finish(walk);
+  return walk.queue.shift() ?? astray(walk);
+}
+
+function astray({ entries }: Walk): Action {
+  const line = 1 + Math.floor(next() * (entries.length + 1));
+  const need = pick<BenchNeed>(["none", "plug-out", "hands-inside", "hands-inside"]);
+  const taken = pick(["now", "afterwards"] as const);
+  const off = [...entries].reverse().find(({ kind }) => kind === "removed");
+  return pick([
+    () => act("bench-state", benchEvent()),
+    () => act("bench-state", benchEvent()),
+    () => act("bench-state", benchEvent()),
+    () => act("answer", { moveId: "turn-shaft", outcomeId: "free", circumstance: "cold", taken }, need),
+    () => ({
+      entry: {
+        kind: "reading",
+        payload: { ...check(pick(CHECKS), pick(["passed", "passed", "failed", "undecided"])), taken },
+      } as NewEntry,
+      need,
+    }),
+    () => act("opened", { access: "hump" }),
+    () => act("closed", { access: "hump" }),
+    () =>
+      act("removed", {
+        sort: "washer",
+        what: "wave washer",
+        count: pick([1, 3]),
+        where: "",
+        ...OFF_UNSAID,
+      }),
+    () =>
+      act("refitted", {
+        ...BACK_UNSAID,
+        line: chance(0.6) && off ? off.seq : line,
+        how: pick(["back", "replaced"]),
+        count: pick([null, 1, 2]),
+      }),
+    () => act("intervention", { label: "Fitted", faultIds: [], success: 0.97, seen: null }),
+    () =>
+      act("acceptance-run", {
+        circumstance: pick(["cold", "loaded", "idle"]),
+        minutes: pick([5, 30]),
+        result: pick(["gone", "gone", "still-there"]),
+        words: "",
+        figures: [],
+        outlet: "residual-current",
+        taken,
+      }),
+    () => act("complaint", complaint()),
+    () => act("struck", { seq: line, why: "" }),
+    () => act("restored", { seq: line }),
+    () =>
+      act("follow-up", { ...LATER_UNSAID, what: "look", onDay: pick([null, "2026-11-24", "2027-01-05"]) }),
+    () => act("note", { text: "x" }),
+    () =>
+      act("signed-off", {
+        word: "not-yet-proven",
+        unproven: [],
+        minutes: 1,
+        labourMinor: 0,
+        partsMinor: 0,
+        watch: "",
+      }),
+  ])();
+}
+
+/** Lines that stand, found here anew from the bare log. */
+function standing(entries: readonly Entry[]): Entry[] {
+  const gone = new Set<number>();
+  for (const entry of entries) {
+    if (entry.kind === "struck") gone.add(entry.payload.seq);
+    if (entry.kind === "restored") gone.delete(entry.payload.seq);
+  }
+  return entries.filter(({ seq }) => !gone.has(seq));
+}
+
+type Bench = Extract<Entry, { kind: "bench-state" }>;
+
+/** Bench lines since power last came, may have come, or was doubted; none of it is taken from the reducer. */
+function sincePower(entries: readonly Entry[]): Bench[] {
+  const stands = new Set(standing(entries).map(({ seq }) => seq));
+  const isBench = (seq: number): boolean => entries.find((one) => one.seq === seq)?.kind === "bench-state";
+  const doubts = entries.filter((entry) => {
+    if (entry.kind === "struck" || entry.kind === "restored") return isBench(entry.payload.seq);
+    if (entry.kind !== "bench-state" || !stands.has(entry.seq)) return false;
+    const { payload } = entry;
+    return (
+      payload.event === "plugged-in" ||
+      payload.event === "not-known" ||
+      (payload.event === "battery" && payload.is === "in")
+    );
+  });
+  const from = doubts.at(-1)?.seq ?? 0;
+  return entries.filter(
+    (entry): entry is Bench => entry.kind === "bench-state" && stands.has(entry.seq) && entry.seq > from,
+  );
+}
+
+/** The evidence that SAFETY asks for before hands go in, looked for in the bare log. */
+function handsMayGoIn(entries: readonly Entry[], now: number): string[] {
+  const missing: string[] = [];
+  const takenIn = standing(entries).find(({ kind }) => kind === "taken-in")?.payload as TakenIn;
+  const bench = sincePower(entries);
+  const events = bench.map(({ payload }) => payload);
+  const isFixed = takenIn.connection === "fixed";
+  const isBattery = takenIn.connection === "battery";
+  const out = events.filter(({ event }) => event === "unplugged" || event === "isolated").at(-1);
+  if (!isBattery && !out) missing.push("plug");
+  if (isFixed && out?.event !== "isolated") missing.push("isolation");
+  if (out?.event === "isolated" && Math.abs(out.volts) > 5) missing.push("proven dead");
+  const hasBattery =
+    isBattery || takenIn.protectionClass === "battery" || takenIn.hazards.some((id) => id === "battery");
+  const battery = events.filter((one) => one.event === "battery").at(-1);
+  if (hasBattery && !(battery?.event === "battery" && battery.is === "out")) missing.push("battery");
+  const stores = KNOWLEDGE.families.find(({ id }) => id === takenIn.family)?.stores ?? [];
+  for (const id of stores) {
+    const last = bench.findLast(({ payload }) => "id" in payload && payload.id === id);
+    const payload = last?.payload;
+    if (payload?.event === "stored-clip") continue;
+    if (payload?.event !== "stored-volts" || Math.abs(payload.volts) > 5) missing.push(`charge on ${id}`);
+    else {
+      const row = payload.dielectric === "electrolytic" ? "recheck-electrolytic" : "recheck-film";
+      const age = (now - Date.parse(last?.at ?? "")) / 1000;
+      if (age >= limitOf(LIMITS, row).value) missing.push(`charge on ${id} read too long ago`);
+    }
+  }
+  for (const id of ["springs", "belt"] as const) {
+    if (!takenIn.hazards.some((said) => said === id)) continue;
+    const held = events.findLast((one) => one.event === "held" && one.id === id);
+    const isNone = standing(entries).some(
+      ({ kind, payload }) =>
+        kind === "bench-state" &&
+        "is" in payload &&
+        "id" in payload &&
+        payload.id === id &&
+        payload.is === "none",
+    );
+    if (!(held?.event === "held" && held.is !== "free") && !isNone) missing.push(id);
+  }
+  return missing;
+}
+
+const CHANGES: readonly EntryKind[] = ["intervention", "opened", "closed", "removed", "refitted", "reopened"];
+
+/** Why SAFETY would not let "repaired" be printed, looked for in the bare log. */
+function againstRepaired(entries: readonly Entry[]): string[] {
+  const lines = standing(entries);
+  const takenIn = lines.find(({ kind }) => kind === "taken-in")?.payload as TakenIn;
+  const since = lines.findLast(({ kind }) => CHANGES.includes(kind))?.seq ?? 0;
+  const isFine = (id: string): boolean => {
+    const last = lines.findLast(
+      ({ kind, payload }) => kind === "reading" && "checkId" in payload && payload.checkId === id,
+    );
+    return (
+      last !== undefined && last.seq > since && (last.payload as { verdict: string }).verdict === "passed"
+    );
+  };
+  const against: string[] = [];
+  if (!isFine("look-and-cord")) against.push("look");
+  if (takenIn.protectionClass === "class-1" && !isFine("earth-continuity")) against.push("earth");
+  const isMains = takenIn.protectionClass === "class-1" || takenIn.protectionClass === "class-2";
+  if (isMains && !isFine("insulation") && !isFine("leakage")) against.push("insulation");
+  if (takenIn.protectionClass === "not-known") against.push("class");
+  const said = lines.findLast(({ kind }) => kind === "complaint")?.payload as Complaint | undefined;
+  const runs = lines.flatMap((entry) =>
+    entry.kind === "acceptance-run" && entry.seq > since ? [entry.payload] : [],
+  );
+  const clean = runs.filter(({ result }) => result === "gone");
+  const when = said?.circumstance;
+  const isTried = clean.some(
+    (run) =>
+      when === "always" ||
+      (when === "after-minutes" && run.minutes >= (said?.afterMinutes ?? Number.POSITIVE_INFINITY)) ||
+      run.circumstance === when,
+  );
+  if (runs.at(-1)?.result !== "gone" || !isTried) against.push("condition");
+  if (!lines.some(({ kind }) => kind === "intervention")) against.push("nothing done");
+  return against;
+}
+
+function append(walk: Walk, entry: NewEntry, by: string): void {
+  const [made] = logOf(["note", { text: "x" }]);
+  if (!made) return;
+  walk.entries = [
+    ...walk.entries,
+    { ...made, ...entry, seq: walk.entries.length + 1, at: iso(walk.clock), by } as Entry,
+  ];
+}
+
+function newJob(clock: number): Walk {
+  const walk: Walk = { entries: [], queue: [], clock, watches: {} };
+  append(walk, { kind: "taken-in", payload: machine() }, PEOPLE[0]);
+  append(walk, { kind: "complaint", payload: complaint() }, PEOPLE[0]);
+  return walk;
+}
+
+/** The watch of a screen: settled by its own bench line, touched by whatever it does, gone with a reload. */
+function touch(walk: Walk, by: string, entry: NewEntry): void {
+  const settles =
+    entry.kind === "bench-state" &&
+    ["plugged-in", "unplugged", "isolated", "battery"].includes(entry.payload.event);
+  const old = walk.watches[by];
+  const settledSeq = settles ? walk.entries.length : old?.settledSeq;
+  if (settledSeq !== undefined) walk.watches[by] = { settledSeq, touchedAt: iso(walk.clock) };
+}
+
+describe(`a walk of ${STEPS} actions over the bench state and the guards`, () => {
+  const counts = { hands: 0, refused: 0, late: 0, repaired: 0 };
+  it("never lets hands in without evidence, never says repaired against SAFETY, never refuses what was taken already", () => {
+    let walk = newJob(Date.parse("2026-11-25T09:00:00Z"));
+    for (let step = 0; step < STEPS; step += 1) {
+      if (walk.entries.length > LINES_A_JOB) walk = newJob(walk.clock);
+      walk.clock += chance(0.1) ? 40 * 60_000 : Math.floor(next() * 90_000);
+      const by = chance(0.9) ? PEOPLE[0] : PEOPLE[1];
+      if (chance(0.03)) delete walk.watches[by];
+      const view = viewOf(walk.entries);
+      const { entry, need } = anyEntry(walk);
+      const tried =
+        entry.kind === "bench-state"
+          ? applyBenchEvent(view.bench, entry.payload, iso(walk.clock), view.machine, LIMITS)
+          : undefined;
+      const refused =
+        tried && !tried.ok
+          ? tried.issues
+          : guardEntry(view, walk.entries, entry, {
+              by,
+              now: iso(walk.clock),
+              watch: walk.watches[by],
+              need,
+              limits: LIMITS,
+              today: iso(walk.clock).slice(0, 10),
+            });
+      const isLate = "taken" in entry.payload && entry.payload.taken === "afterwards";
+      if (isLate) {
+        counts.late += 1;
+        expect(refused, `step ${step}: a late ${entry.kind}`).toEqual([]);
+      }
+      if (refused.length > 0) {
+        counts.refused += 1;
+        expect(refused[0]?.message.length, `step ${step} says why`).toBeGreaterThan(15);
+        continue;
+      }
+      if ((entry.kind === "answer" || entry.kind === "reading") && !isLate && need === "hands-inside") {
+        counts.hands += 1;
+        expect(handsMayGoIn(walk.entries, walk.clock), `step ${step}, seed ${SEED}`).toEqual([]);
+      }
+      append(walk, entry, by);
+      touch(walk, by, entry);
+      const { word } = signOffWord(viewOf(walk.entries), KNOWLEDGE);
+      if (word !== "repaired") continue;
+      counts.repaired += 1;
+      expect(againstRepaired(walk.entries), `step ${step}, seed ${SEED}`).toEqual([]);
+    }
+  }, 120_000);
+
+  it("came past each of the things that it watches", () => {
+    expect(counts.hands).toBeGreaterThan(50);
+    expect(counts.refused).toBeGreaterThan(200);
+    expect(counts.late).toBeGreaterThan(500);
+    expect(counts.repaired).toBeGreaterThan(20);
+  });
+});
