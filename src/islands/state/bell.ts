@@ -23,7 +23,7 @@ export function armBell(): () => void {
 
 /** @returns whether it could sound */
 export function ringBell(): boolean {
-  if (!audio || audio.state !== "running") return false;
+  if (audio?.state !== "running") return false;
   const start = audio.currentTime;
   for (const [index, hertz] of TONES_HZ.entries()) {
     const tone = audio.createOscillator();
