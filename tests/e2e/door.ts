@@ -8,12 +8,12 @@ export async function fromTheDoor(page: Page, address: string): Promise<void> {
   await press(page, "Take in a machine");
   await page.waitForURL("**/jobs/new");
 
+  await typeInto(page, "Volts", "230");
+  await typeInto(page, "Power", "1/2 hp");
   await typeInto(page, "Machine", "Wool carder");
   await typeInto(page, "Stands at", "left bench");
   await typeInto(page, "Owner", "Tansy Weavers");
   await typeInto(page, /^Ring the owner above/, "80");
-  await typeInto(page, "Volts", "230");
-  await typeInto(page, "Power", "1/2 hp");
   await tabTo(page, /^Kind of motor/);
   await page.keyboard.type("Capacitor start");
   await press(page, "Not known", "ArrowRight");

@@ -21,6 +21,7 @@ const VIEWS = [
   "/jobs/109/put-back",
   "/jobs/103/put-back",
   "/jobs/109/sign-off",
+  "/jobs/109/tag",
   "/jobs/110/sign-off",
   "/jobs/110/sheet",
   "/jobs/103/sheet",

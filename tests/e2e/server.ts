@@ -26,6 +26,8 @@ interface ShopOptions {
   readonly seed?: "demo" | "none";
   readonly anchor?: string;
   readonly access?: boolean;
+  /** Zone that the server's own clock is in. */
+  readonly clock?: string;
 }
 
 /** The built server on a folder and a port of its own. */
@@ -33,10 +35,11 @@ export async function runShop({
   seed = "demo",
   anchor = "2026-11-25T09:00:00Z",
   access = false,
+  clock = "UTC",
 }: ShopOptions = {}): Promise<RunningShop> {
   const data = mkdtempSync(join(tmpdir(), "spindle-e2e-"));
   const port = await freePort();
-  const start = () => startServer({ port, data, seed, anchor, access, output: "ignore" });
+  const start = () => startServer({ port, data, seed, anchor, access, output: "ignore", env: { TZ: clock } });
   let running = await start();
   const end = (signal: NodeJS.Signals) =>
     new Promise<void>((resolve) => {

@@ -26,7 +26,7 @@ test("by keyboard alone: one machine from the door to the printed sheet", async 
   await stage("Put back", "put-back");
   await typeInto(page, "What", "hump screws");
   await typeInto(page, "How many", "2");
-  await typeInto(page, "Where it lies, or its terminal", "tray 1");
+  await typeInto(page, "Where it lies", "tray 1");
   await page.keyboard.press("Enter");
   await expect(ledger).toContainText("Off: 2 × hump screws, tray 1");
 

@@ -1,6 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { sql } from "drizzle-orm";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { LATER_UNSAID } from "@/core/job/nothing-said";
 import type { JobView } from "@/core/job/reduce";
 import { POST as postEntry } from "@/pages/api/jobs/[id]/entries";
 import { GET as getJob } from "@/pages/api/jobs/[id]/index";
@@ -329,7 +330,7 @@ describe("bad input to a job", () => {
     ],
     [
       "a day that is not one",
-      draft(2, "follow-up", { what: "x", onDay: "2026-02-40", condition: "" }),
+      draft(2, "follow-up", { ...LATER_UNSAID, what: "x", onDay: "2026-02-40" }),
       422,
       "payload.onDay",
       /year-month-day/,
