@@ -89,7 +89,7 @@ for (const { size, theme } of PASSES)
     const complaints: string[] = [];
     page.on("console", (message) => {
       if (message.type() === "error" && !/404/.test(message.text()))
-        complaints.push(`${page.url()}: ${message.text()}`);
+        complaints.push(`${page.url()}: ${message.text()} (${message.location().url})`);
     });
     page.on("pageerror", (error) => complaints.push(`${page.url()}: ${error.message}`));
     for (const view of VIEWS) {

@@ -29,7 +29,6 @@ export function PictureField({ label, isLoud = false, onKept }: PictureFieldProp
         <input
           type="file"
           accept="image/*"
-          capture="environment"
           className="sr-only"
           disabled={isBusy}
           onChange={(event) => {

@@ -13,6 +13,7 @@ interface LedgerDraft {
   readonly note: string;
   readonly question: string;
   readonly means: string;
+  readonly answer: string;
   readonly what: string;
   readonly onDay: string;
   readonly condition: string;
@@ -24,6 +25,7 @@ const EMPTY: LedgerDraft = {
   note: "",
   question: "",
   means: "telephone",
+  answer: "asked",
   what: "",
   onDay: "",
   condition: "",
@@ -39,7 +41,7 @@ function postedBy(form: Form, draft: LedgerDraft, stage: Stage): Posted {
       return {
         kind: "owner-answer",
         stage,
-        payload: { question: draft.question, answer: "asked", means: draft.means },
+        payload: { question: draft.question, answer: draft.answer, means: draft.means },
       };
     case "again":
       return {
@@ -96,6 +98,20 @@ function OwnerFields({ draft, set }: FieldsProps) {
             value={draft.question}
             onChange={(event) => set({ question: event.target.value })}
           />
+        )}
+      </Field>
+      <Field label="It was">
+        {(ids) => (
+          <select
+            {...ids}
+            className="select"
+            value={draft.answer}
+            onChange={(event) => set({ answer: event.target.value })}
+          >
+            <option value="asked">asked</option>
+            <option value="yes">answered yes</option>
+            <option value="no">answered no</option>
+          </select>
         )}
       </Field>
       <Field label="By">

@@ -133,16 +133,16 @@ export function OffLine({ job, one, isNow, carries, handle }: LineProps) {
   };
   if (off?.refit)
     return (
-      <li className="flex min-h-12 items-center gap-3 border-rule border-t text-soft">
+      <div className="flex min-h-12 items-center gap-3 border-rule border-t text-soft">
         <span className="h-4 w-7 shrink-0 bg-ink" aria-hidden="true" />
         <Back off={off} />
-      </li>
+      </div>
     );
   const tick = one.access ? "Closed" : off?.sort === "mark" ? "Marks line up" : "Back on";
   const takesOver = off?.sort === "part" && carries.length > 0;
   const isFew = off !== undefined && off.left > 1;
   return (
-    <li
+    <div
       className={isNow ? "move my-2 px-4 py-3" : "border-rule border-t py-2"}
       data-testid={`off-${one.seq}`}
     >
@@ -204,6 +204,6 @@ export function OffLine({ job, one, isNow, carries, handle }: LineProps) {
       ) : null}
       {form === "left-out" ? <Why onLeave={(why) => void refit("left-out", { why })} /> : null}
       <Problem text={problem} />
-    </li>
+    </div>
   );
 }

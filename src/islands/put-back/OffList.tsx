@@ -50,13 +50,13 @@ function Movable({ one, job, current, carries }: RowProps) {
     </button>
   );
   return (
-    <div
+    <li
       ref={setNodeRef}
       style={{ transform: CSS.Translate.toString(transform), transition }}
       className={isDragging ? "relative z-10 bg-sheet shadow-lg" : ""}
     >
       <OffLine job={job} one={one} isNow={one === current} carries={carries} handle={handle} />
-    </div>
+    </li>
   );
 }
 
@@ -84,7 +84,9 @@ export function OffList({ job, order, current, carries }: ListProps) {
             isOff(one) && movable.length > 1 ? (
               <Movable key={one.seq} job={job} one={one} current={current} carries={carries} />
             ) : (
-              <OffLine key={one.seq} job={job} one={one} isNow={one === current} carries={carries} />
+              <li key={one.seq}>
+                <OffLine job={job} one={one} isNow={one === current} carries={carries} />
+              </li>
             ),
           )}
         </ol>

@@ -1,16 +1,11 @@
 import { beforeAfter } from "@/core/job/before-after";
+import { billOf } from "@/core/job/bill";
 import type { SignedOff } from "@/core/job/entry";
 import type { JobView } from "@/core/job/reduce";
 import { finalTests, signOffWord } from "@/core/job/sign-off";
-import {
-  dayIn,
-  formatDay,
-  formatInstant,
-  formatMoney,
-  formatReading,
-  formatText,
-} from "@/core/quantity/format";
+import { dayIn, formatDay, formatInstant, formatReading, formatText } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
+import { billWords } from "../words/bill";
 import { lineWords } from "../words/ledger";
 import { promiseWords } from "../words/put-back";
 import { RUN_RESULT, RUN_WORDS, SIGN_OFF_WORDS, UNPROVEN_WORDS } from "../words/runs";
@@ -123,12 +118,11 @@ function Said({ job, word, shop }: Pick<SheetProps, "job" | "shop"> & { readonly
   );
 }
 
-function Money({ signed, shop }: { readonly signed: SignedOff; readonly shop: Shop }) {
-  const money = (minor: number): string => formatMoney(minor, shop.settings.currency);
+function Money({ job, signed, shop }: Pick<SheetProps, "job" | "shop"> & { readonly signed: SignedOff }) {
+  const bill = billOf(job, signed.labourMinor, signed.partsMinor);
   return (
     <p>
-      {signed.minutes} min of work {money(signed.labourMinor)}, parts {money(signed.partsMinor)}, together{" "}
-      <b className="num">{money(signed.labourMinor + signed.partsMinor)}</b>.
+      {signed.minutes} min of work. {billWords(bill, shop.settings.currency)}
     </p>
   );
 }
@@ -215,7 +209,7 @@ function Sheet({ job, ownerName, shop }: SheetProps) {
         <Tests job={job} shop={shop} />
       </Block>
       <Block title="What it cost">
-        <Money signed={signed} shop={shop} />
+        <Money job={job} signed={signed} shop={shop} />
       </Block>
       <Block title="What to watch">
         <p>{signed.watch || "Nothing in particular."}</p>

@@ -1,9 +1,10 @@
 import { useState } from "react";
 import { type BeforeAfter, beforeAfter } from "@/core/job/before-after";
+import { billOf } from "@/core/job/bill";
 import { stillOff } from "@/core/job/put-back";
 import type { JobView } from "@/core/job/reduce";
 import { finalTests, hasFailedTest, signOffWord } from "@/core/job/sign-off";
-import { formatMoney, minorDigits } from "@/core/quantity/format";
+import { dayIn, formatMoney, minorDigits } from "@/core/quantity/format";
 import { parseMoney } from "@/core/quantity/money";
 import type { Shop } from "@/core/shop/shop";
 import { Field } from "../fields/Field";
@@ -17,6 +18,7 @@ import { VerdictMark } from "../frame/VerdictMark";
 import { useAwake } from "../state/awake";
 import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
+import { billWords } from "../words/bill";
 import { promiseWords } from "../words/put-back";
 import { RUN_RESULT, RUN_WORDS, SIGN_OFF_WORDS, UNPROVEN_WORDS } from "../words/runs";
 import { AcceptanceRun } from "./AcceptanceRun";
@@ -42,14 +44,15 @@ function Bill({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
   const parts = draft.parts ?? (partsChosen / 10 ** digits).toFixed(digits);
   const minutes = Number(draft.minutes.replace(",", "."));
   const labour = Number.isFinite(minutes) ? Math.round((minutes / 60) * labourRateMinor) : 0;
+  const typedParts = parseMoney(parts, currency, "Parts");
+  const bill = billOf(job, labour, typedParts.ok ? typedParts.value : 0);
   const set = (change: Partial<BillDraft>): void => {
     setWrong(undefined);
     setDraft({ ...draft, ...change });
   };
   const sign = async (): Promise<void> => {
-    const money = parseMoney(parts, currency, "Parts");
-    if (!money.ok) return setWrong(money.issues[0]?.message);
-    const payload = { minutes, partsMinor: money.value, watch: draft.watch };
+    if (!typedParts.ok) return setWrong(typedParts.issues[0]?.message);
+    const payload = { minutes, partsMinor: typedParts.value, watch: draft.watch };
     if (await post({ kind: "signed-off", stage: "sign-off", payload })) clear();
   };
   return (
@@ -94,6 +97,13 @@ function Bill({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
           )}
         </Field>
       </div>
+      {labour > 0 ? <p className="mt-2">{billWords(bill, currency)}</p> : null}
+      {bill.isAboveCeiling ? (
+        <p role="status" className="mt-1 font-semibold text-brass">
+          That is above {formatMoney(job.takenIn?.ceilingMinor ?? 0, currency)}: the owner wanted to be asked
+          first, and no yes is written down.
+        </p>
+      ) : null}
       <button type="submit" className="btn btn-primary btn-loud mt-3" disabled={isBusy}>
         Sign off
       </button>
@@ -216,6 +226,8 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
   const run = job.runs.findLast(({ seq }) => seq > job.lastChangeSeq);
   const left = stillOff(job).length + job.bench.opened.length;
   const open = job.followUps.filter(({ done }) => done === null);
+  const today = dayIn(screen.now, shop.settings.zone);
+  const isDue = job.signedOff !== null && open.some(({ onDay }) => onDay !== null && onDay <= today);
   const isUnproven = signOffWord(job, shop).word === "not-yet-proven";
   const step =
     job.signedOff || left > 0 ? undefined : !isTested ? "tests" : run === undefined ? "run" : "word";
@@ -253,7 +265,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
       </Part>
       <Part
         title="To look at again"
-        isNow={step === "word" && isUnproven && open.length === 0}
+        isNow={isDue || (step === "word" && isUnproven && open.length === 0)}
         isDone={open.length > 0}
         done={open[0] ? promiseWords(open[0]) : ""}
       >

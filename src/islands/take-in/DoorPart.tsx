@@ -92,8 +92,8 @@ export function DoorPart({ form, shop }: DoorProps) {
           <Text form={form} name="fee" label={`Fee for looking, ${currency}`} isNumber />
           <Text form={form} name="deposit" label={`Deposit for parts, ${currency}`} isNumber />
         </div>
-        <label className="flex min-h-11 items-center gap-3">
-          <input type="checkbox" className="checkbox" {...form.register("feeCounts")} />
+        <label className="chip w-fit">
+          <input type="checkbox" className="sr-only" {...form.register("feeCounts")} />
           The fee is set off against the repair
         </label>
         <Recall form={form} shop={shop} />

@@ -9,7 +9,14 @@ export const GET: APIRoute = () => {
   const stream = new ReadableStream<Uint8Array>({
     start(controller) {
       const words = new TextEncoder();
-      const send = (text: string): void => controller.enqueue(words.encode(text));
+      // A screen that went away without a word closes the stream first: nobody else may fail because of it.
+      const send = (text: string): void => {
+        try {
+          controller.enqueue(words.encode(text));
+        } catch {
+          end();
+        }
+      };
       const beat = setInterval(() => send(": here\n\n"), BEAT_MS);
       const stop = onChange((change) => send(`event: job\ndata: ${JSON.stringify(change)}\n\n`));
       end = () => {
