@@ -24,7 +24,12 @@ export default defineConfig({
       },
       {
         resolve: { alias },
-        test: { name: "islands", environment: "jsdom", include: ["tests/islands/**/*.test.tsx"] },
+        test: {
+          name: "islands",
+          environment: "jsdom",
+          include: ["tests/islands/**/*.test.tsx"],
+          setupFiles: ["tests/islands/browser.ts"],
+        },
       },
     ],
   },

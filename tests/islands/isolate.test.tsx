@@ -1,6 +1,5 @@
 import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { JobView } from "@/core/job/reduce";
 import { Conflict } from "@/islands/isolate/Conflict";
 import { Kinds } from "@/islands/isolate/Kinds";
 import { MindChangers } from "@/islands/isolate/MindChangers";
@@ -9,9 +8,8 @@ import { Standpoints } from "@/islands/isolate/Standpoints";
 import { StopCall, Suspects } from "@/islands/isolate/Suspects";
 import { NotCovered } from "@/islands/isolation/NotCovered";
 import { Counts } from "@/islands/set-up/Counts";
-import { $job } from "@/islands/state/job";
 import { KNOWLEDGE } from "../core/shop-ground";
-import { answer, isolationOf, jobOf, SHOP } from "./job-fixture";
+import { answer, isolationOf, jobOf, posted, SHOP } from "./job-fixture";
 
 const HUMS = [answer("owner-report", "hums-still"), answer("turn-shaft", "free")];
 const CONTRARY = [
@@ -20,17 +18,6 @@ const CONTRARY = [
   answer("clamp-current", "normal"),
   answer("push-start", "runs"),
 ];
-
-/** Entries that the screens post, each kept. */
-function posted(view: JobView): Record<string, unknown>[] {
-  const bodies: Record<string, unknown>[] = [];
-  $job.set(view);
-  vi.stubGlobal("fetch", async (_: string, init: RequestInit) => {
-    bodies.push(JSON.parse(String(init.body)));
-    return Response.json(view);
-  });
-  return bodies;
-}
 
 beforeEach(() => localStorage.setItem("good-spindle:bench-name", "left bench"));
 afterEach(() => {

@@ -1,8 +1,11 @@
+import { vi } from "vitest";
 import { createIsolator, type IsolateRequest, type Isolation } from "@/core/isolation/isolate";
+import type { TakenIn } from "@/core/job/entry";
 import { isolationRequest } from "@/core/job/isolation-request";
 import type { JobView } from "@/core/job/reduce";
 import { DEFAULT_SETTINGS } from "@/core/shop/settings";
 import type { Shop } from "@/core/shop/shop";
+import { $job } from "@/islands/state/job";
 import { CARDER, type Line, logOf, viewOf } from "../core/job/entries";
 import { KNOWLEDGE, LIMITS } from "../core/shop-ground";
 
@@ -24,8 +27,29 @@ export const SHOP: Shop = {
 };
 
 /** A wool carder with a motor of this family and a log of these lines, numbered from one after the first. */
-export function jobOf(family: string, lines: readonly Line[] = []): JobView {
-  return viewOf(logOf(["taken-in", { ...CARDER, family }], ...lines));
+export function jobOf(family: string, lines: readonly Line[] = [], change: Partial<TakenIn> = {}): JobView {
+  return viewOf(logOf(["taken-in", { ...CARDER, family, ...change }], ...lines));
+}
+
+/** Bodies that the screens post, each answered as if it were kept. */
+export function posted(view: JobView): Record<string, unknown>[] {
+  const bodies: Record<string, unknown>[] = [];
+  $job.set(view);
+  vi.stubGlobal("fetch", async (_: string, init?: RequestInit) => {
+    if (init?.body !== undefined) bodies.push(JSON.parse(String(init.body)));
+    return Response.json(view);
+  });
+  return bodies;
+}
+
+/** What was posted of one kind. */
+export function payloads(
+  bodies: readonly Record<string, unknown>[],
+  kind: string,
+): Record<string, unknown>[] {
+  return bodies
+    .filter((body) => body["kind"] === kind)
+    .map((body) => body["payload"] as Record<string, unknown>);
 }
 
 export const answer = (moveId: string, outcomeId: string): Line => [

@@ -32,6 +32,11 @@ const ASKS: Readonly<Record<string, Partial<Draft>>> = {
   temporary: { what: "Take the temporary part out again" },
 };
 
+/** Whether something that is not proven can be looked at later: then that is asked before signing. */
+export function asksLater(unproven: readonly string[]): boolean {
+  return unproven.some((code) => code in ASKS);
+}
+
 function numberOrNull(typed: string): number | null {
   return typed.trim() === "" ? null : Number(typed.replace(",", "."));
 }

@@ -23,7 +23,7 @@ import { promiseWords } from "../words/put-back";
 import { RUN_RESULT, RUN_WORDS, SIGN_OFF_WORDS, UNPROVEN_WORDS } from "../words/runs";
 import { AcceptanceRun } from "./AcceptanceRun";
 import { Figures } from "./Figures";
-import { Promises } from "./Promises";
+import { asksLater, Promises } from "./Promises";
 
 interface BillDraft {
   readonly minutes: string;
@@ -228,9 +228,18 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
   const open = job.followUps.filter(({ done }) => done === null);
   const today = dayIn(screen.now, shop.settings.zone);
   const isDue = job.signedOff !== null && open.some(({ onDay }) => onDay !== null && onDay <= today);
-  const isUnproven = signOffWord(job, shop).word === "not-yet-proven";
+  const { word, unproven } = signOffWord(job, shop);
+  const isOwed = word === "not-yet-proven" && asksLater(unproven) && open.length === 0;
   const step =
-    job.signedOff || left > 0 ? undefined : !isTested ? "tests" : run === undefined ? "run" : "word";
+    job.signedOff || left > 0
+      ? undefined
+      : !isTested
+        ? "tests"
+        : run === undefined
+          ? "run"
+          : isOwed
+            ? "again"
+            : "word";
   return (
     <>
       <Signed job={job} />
@@ -265,7 +274,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
       </Part>
       <Part
         title="To look at again"
-        isNow={isDue || (step === "word" && isUnproven && open.length === 0)}
+        isNow={isDue || step === "again"}
         isDone={open.length > 0}
         done={open[0] ? promiseWords(open[0]) : ""}
       >

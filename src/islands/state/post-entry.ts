@@ -3,7 +3,7 @@ import type { JobView } from "@/core/job/reduce";
 import type { Stage } from "@/core/job/stages";
 import type { Result } from "@/core/result";
 import { request } from "./api";
-import { $job } from "./job";
+import { $job, setNewer } from "./job";
 import { benchName, newId } from "./person";
 import { $lastKept, tellTabs } from "./tabs";
 import { settlePlug, watchOf } from "./watch";
@@ -28,7 +28,7 @@ function settlesPlug(posted: Posted): boolean {
 /** The job as it stands on the shop's computer, for a page that was not made with it. */
 export async function loadJob(jobId: number): Promise<Result<JobView>> {
   const answer = await request<JobView>("GET", `/api/jobs/${jobId}`);
-  if (answer.ok) $job.set(answer.value);
+  if (answer.ok) setNewer(answer.value);
   return answer;
 }
 
@@ -51,7 +51,7 @@ export async function postEntry(jobId: number, posted: Posted): Promise<Result<J
     answer = await request<JobView>("POST", path, body);
   }
   if (answer.ok) {
-    $job.set(answer.value);
+    setNewer(answer.value);
     const kept = { jobId, seq: answer.value.seq };
     // A strike is itself a taking back: it is undone by restoring the line.
     $lastKept.set(posted.kind === "struck" || posted.kind === "restored" ? null : kept);

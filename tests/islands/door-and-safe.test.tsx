@@ -1,0 +1,127 @@
+import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { MakeSafeScreen } from "@/islands/make-safe/MakeSafeScreen";
+import { $job } from "@/islands/state/job";
+import { $watches } from "@/islands/state/watch";
+import { formFrom } from "@/islands/take-in/form";
+import { TagScreen } from "@/islands/take-in/TagScreen";
+import { NewJobScreen } from "@/islands/take-in/TakeInScreen";
+import { check, type Line, OUT } from "../core/job/entries";
+import { jobOf, payloads, posted, SHOP } from "./job-fixture";
+
+const tap = (name: string | RegExp) => fireEvent.click(screen.getByRole("button", { name }));
+const type = (label: string, value: string) =>
+  fireEvent.change(screen.getByRole("textbox", { name: label }), { target: { value } });
+
+beforeEach(() => {
+  localStorage.clear();
+  localStorage.setItem("good-spindle:bench-name", "left bench");
+});
+afterEach(() => {
+  cleanup();
+  $job.set(null);
+  $watches.set({});
+  vi.unstubAllGlobals();
+});
+
+describe("at the door", () => {
+  it("a line of the plate fills the fields, and says what it means", () => {
+    render(<NewJobScreen shop={SHOP} />);
+    type("The plate in one line", "230 V 50 Hz 3.4 A 2.5 hp peak");
+    fireEvent.keyDown(screen.getByLabelText("The plate in one line"), { key: "Enter" });
+    expect((screen.getByRole("textbox", { name: "Volts" }) as HTMLInputElement).value).toBe("230");
+    expect((screen.getByLabelText("Peak") as HTMLInputElement).checked).toBe(true);
+    expect(screen.getByTestId("plate-meaning").textContent).toContain("is a peak for selling");
+  });
+
+  it("what its kind brings needs no tick, and a recall notice stands out", () => {
+    render(<NewJobScreen shop={SHOP} />);
+    type("Machine", "Hedge trimmer");
+    expect(screen.getByText("Blades and teeth, of its kind")).toBeTruthy();
+    type("Machine", "Weaving winder");
+    type("Type or serial", "Series A 12");
+    expect(screen.getByText(/the entry is changed/).textContent).toContain("Notice 7");
+  });
+
+  it("a machine that was here before is begun from, and its twin without history", () => {
+    const job = jobOf("universal", [["note", { text: "x" }]], {
+      history: "Stood in the damp.",
+      hazards: ["blades"],
+    });
+    const same = formFrom(job, "same", "EUR");
+    expect(same).toMatchObject({
+      family: "universal",
+      hazards: ["blades"],
+      from: { jobId: 118, as: "same" },
+    });
+    expect(same.history).toBe("Stood in the damp. Job 118 here.");
+    expect(formFrom(job, "twin", "EUR")).toMatchObject({ history: "", family: "universal" });
+  });
+
+  it("what is plainly seen is taken in and mended by one button", async () => {
+    const bodies = posted(jobOf("universal"));
+    render(<NewJobScreen shop={SHOP} />);
+    type("Machine", "Sewing machine");
+    tap("Fault plainly seen …");
+    fireEvent.click(screen.getByLabelText("Belt off or broken"));
+    tap("Take it in: seen, fixed");
+    await vi.waitFor(() => expect(payloads(bodies, "intervention")).toHaveLength(1));
+    expect(payloads(bodies, "intervention")[0]).toEqual({ repair: "fit-belt", seen: "seen-belt" });
+  });
+
+  it("the tag of a machine that left unsafe cannot be missed", () => {
+    const unsafe: Line = [
+      "signed-off",
+      { word: "do-not-use", unproven: [], minutes: 1, labourMinor: 0, partsMinor: 0, watch: "" },
+    ];
+    const { rerender } = render(
+      <TagScreen job={jobOf("universal", [unsafe])} ownerName="Fern Pottery" shop={SHOP} code="data:," />,
+    );
+    expect(screen.getByTestId("do-not-use").textContent).toContain("DO NOT USE");
+    rerender(<TagScreen job={jobOf("universal")} ownerName="Fern Pottery" shop={SHOP} code="data:," />);
+    expect(screen.queryByTestId("do-not-use")).toBeNull();
+    expect(screen.getByRole("article", { name: "Tag" }).textContent).toContain("118");
+  });
+});
+
+const CHECKED: readonly Line[] = ["look-and-cord", "earth-continuity", "insulation"].map((id) => [
+  "reading",
+  check(id),
+]);
+
+describe("made safe", () => {
+  const show = (change: object, ...lines: readonly Line[]) => {
+    const job = jobOf("universal", [["bench-state", OUT], ...CHECKED, ...lines], change);
+    const bodies = posted(job);
+    $watches.set({ "118": { settledSeq: 99, touchedAt: new Date().toISOString() } });
+    render(<MakeSafeScreen job={job} shop={{ ...SHOP, now: new Date().toISOString() }} />);
+    return bodies;
+  };
+
+  it("springs are held or not there, by a tap of their own; nothing ticks itself", async () => {
+    const bodies = show({ hazards: ["springs", "dust"] });
+    const hurt = within(screen.getByRole("region", { name: "What else can hurt" }));
+    expect(hurt.getByText("Springs under load.")).toBeTruthy();
+    fireEvent.click(hurt.getByRole("button", { name: "Springs under load: It is held" }));
+    await vi.waitFor(() =>
+      expect(payloads(bodies, "bench-state")).toEqual([{ event: "held", id: "springs", is: "held" }]),
+    );
+    fireEvent.click(hurt.getByRole("button", { name: "Dust, mould, carbon: Seen to" }));
+    await vi.waitFor(() => expect(payloads(bodies, "bench-state")).toHaveLength(2));
+    expect(payloads(bodies, "bench-state")[1]).toEqual({ event: "minded", id: "dust" });
+  });
+
+  it("a machine with plug and battery is asked for both, and unplugging alone leaves it as it was", () => {
+    show({ hazards: ["battery"] });
+    expect(screen.getByRole("heading", { name: "Are plug and battery out?" })).toBeTruthy();
+    expect(screen.getByTestId("bench-state").textContent).toContain("Not known: is the battery out?");
+    expect(screen.getByRole("button", { name: "Battery is out" })).toBeTruthy();
+  });
+
+  it("gas and high voltage end it here, whatever was measured", () => {
+    show({ hazards: ["gas", "high-voltage"] });
+    const [alert] = screen.getAllByRole("alert");
+    expect(alert?.textContent).toContain("licensed gas fitter");
+    expect(alert?.textContent).toContain("the guidance ends here");
+  });
+});

@@ -1,0 +1,224 @@
+import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import type { AcceptanceRun, Payloads } from "@/core/job/entry";
+import { BACK_UNSAID, LATER_UNSAID, OFF_UNSAID } from "@/core/job/nothing-said";
+import { SheetScreen } from "@/islands/sign-off/SheetScreen";
+import { SignOffScreen } from "@/islands/sign-off/SignOffScreen";
+import { $job } from "@/islands/state/job";
+import { check, type Line, OUT } from "../core/job/entries";
+import { jobOf, payloads, posted, SHOP } from "./job-fixture";
+
+const COLD: Line = [
+  "complaint",
+  { signs: ["hum"], circumstance: "cold", afterMinutes: null, words: "Hums." },
+];
+const FITTED: Line = ["intervention", { label: "Capacitor fitted", faultIds: [], success: 0.9, seen: null }];
+const TESTS: readonly Line[] = ["look-and-cord", "earth-continuity", "insulation"].map((id) => [
+  "reading",
+  check(id),
+]);
+const run = (change: Partial<AcceptanceRun> = {}): Line => [
+  "acceptance-run",
+  {
+    circumstance: "hot",
+    minutes: 10,
+    result: "gone",
+    words: "",
+    figures: [],
+    outlet: "residual-current",
+    taken: "now",
+    ...change,
+  },
+];
+const signed = (word: Payloads["signed-off"]["word"]): Line => [
+  "signed-off",
+  { word, unproven: [], minutes: 30, labourMinor: 1000, partsMinor: 1200, watch: "" },
+];
+
+function show(...lines: readonly Line[]) {
+  const job = jobOf("capacitor-start", [COLD, ["bench-state", OUT], ...lines]);
+  const bodies = posted(job);
+  render(<SignOffScreen job={job} shop={SHOP} />);
+  return { job, bodies };
+}
+const tap = (name: string | RegExp) => fireEvent.click(screen.getByRole("button", { name }));
+const part = (name: string) => within(screen.getByRole("region", { name }));
+
+beforeEach(() => {
+  localStorage.clear();
+  localStorage.setItem("good-spindle:bench-name", "left bench");
+});
+afterEach(() => {
+  cleanup();
+  $job.set(null);
+  vi.unstubAllGlobals();
+});
+
+describe("final tests", () => {
+  it("a class I machine is asked for earth, a class II machine never", () => {
+    show(FITTED);
+    expect(screen.getByText("Earth continuity")).toBeTruthy();
+    cleanup();
+    const job = jobOf("universal", [COLD, FITTED], { protectionClass: "class-2" });
+    posted(job);
+    render(<SignOffScreen job={job} shop={SHOP} />);
+    expect(screen.queryByText("Earth continuity")).toBeNull();
+    expect(screen.getByText("Insulation, line and neutral joined to metal")).toBeTruthy();
+  });
+
+  it("leakage is offered where insulation cannot be taken", () => {
+    show(FITTED);
+    tap("It cannot be taken: leakage current instead");
+    expect(screen.getByTestId("check-leakage")).toBeTruthy();
+  });
+
+  it("power is not invited before they are passed, and then only behind a named outlet", async () => {
+    show(FITTED);
+    part("Run it as the complaint comes").getByRole("button", { name: "look" }).click();
+    expect(await screen.findByText("The final tests come before power.")).toBeTruthy();
+    cleanup();
+    const { bodies } = show(FITTED, ...TESTS);
+    const plug = screen.getByRole("button", { name: "Plugged in, hands off" }) as HTMLButtonElement;
+    expect(plug.disabled).toBe(true);
+    fireEvent.click(screen.getByLabelText("Behind a residual-current device"));
+    fireEvent.click(plug);
+    await vi.waitFor(() => expect(payloads(bodies, "bench-state")).toEqual([{ event: "plugged-in" }]));
+  });
+
+  it("a failed one invites no power either", () => {
+    show(FITTED, ...TESTS.slice(0, 2), ["reading", check("insulation", "failed")]);
+    expect(screen.queryByRole("button", { name: "Plugged in, hands off" })).toBeNull();
+  });
+});
+
+describe("the run", () => {
+  it("says beforehand what it would leave unproven, and keeps figures that were typed", async () => {
+    const { bodies } = show(FITTED, ...TESTS);
+    const form = part("Run it as the complaint comes");
+    fireEvent.click(form.getByLabelText("Hot"));
+    fireEvent.change(form.getByLabelText("For how many minutes"), { target: { value: "10" } });
+    expect(form.getByText(/^Even if it runs well: it was not run cold/)).toBeTruthy();
+    fireEvent.click(form.getByRole("button", { name: "and stop time" }));
+    fireEvent.change(form.getByLabelText("Stop time before the repair"), { target: { value: "21" } });
+    fireEvent.change(form.getByLabelText("Stop time now"), { target: { value: "4.2" } });
+    fireEvent.click(form.getByRole("button", { name: "The complaint is gone" }));
+    await vi.waitFor(() => expect(payloads(bodies, "acceptance-run")).toHaveLength(1));
+    expect(payloads(bodies, "acceptance-run")[0]).toMatchObject({
+      circumstance: "hot",
+      minutes: 10,
+      figures: [{ quantity: "time", before: "21", after: "4.2" }],
+    });
+  });
+});
+
+describe("looking again", () => {
+  it("offers what the proof lacks, with its condition and a day in the shop's calendar", async () => {
+    const { bodies } = show(FITTED, ...TESTS, run());
+    const again = part("To look at again");
+    fireEvent.click(again.getByRole("button", { name: "Run it cold, as the complaint comes" }));
+    fireEvent.click(again.getByRole("button", { name: "In a week" }));
+    fireEvent.click(again.getByRole("button", { name: "Put it down" }));
+    await vi.waitFor(() => expect(payloads(bodies, "follow-up")).toHaveLength(1));
+    expect(payloads(bodies, "follow-up")[0]).toEqual({
+      ...LATER_UNSAID,
+      what: "Run it cold, as the complaint comes",
+      belowCelsius: 12,
+      onDay: "2026-12-02",
+    });
+  });
+
+  it("what is promised on a day leaves as a calendar file, and is told good, back or let go", async () => {
+    const promise: Line = ["follow-up", { ...LATER_UNSAID, what: "Run it cold", onDay: "2027-01-05" }];
+    const { bodies } = show(FITTED, ...TESTS, run(), promise);
+    fireEvent.click(part("To look at again").getByRole("button", { name: "change" }));
+    expect(screen.getByRole("link", { name: "Calendar file, 1 day" }).getAttribute("href")).toBe(
+      "/jobs/118/calendar.ics",
+    );
+    tap("It came back");
+    await vi.waitFor(() =>
+      expect(payloads(bodies, "followed-up")).toEqual([{ line: 9, result: "came-back", words: "" }]),
+    );
+  });
+});
+
+describe("what may be said", () => {
+  it("names what stands against repaired, and the bill with what was agreed at the door", () => {
+    const job = jobOf("capacitor-start", [COLD, FITTED, ...TESTS, run()], {
+      feeMinor: 2500,
+      feeCounts: true,
+      depositMinor: 1000,
+      ceilingMinor: 500,
+    });
+    posted(job);
+    render(<SignOffScreen job={job} shop={SHOP} />);
+    const word = part("What may be said of it");
+    fireEvent.click(word.getByRole("button", { name: "look" }));
+    expect(screen.getByTestId("word").textContent).toContain("It was not run cold, as the complaint comes");
+    fireEvent.change(word.getByLabelText("Minutes charged"), { target: { value: "30" } });
+    expect(
+      word.getByText(/at least the fee for looking, €25\.00: together €25\.00; €10\.00 paid ahead/),
+    ).toBeTruthy();
+    expect(word.getByText(/the owner wanted to be asked first/)).toBeTruthy();
+  });
+
+  it("is first put back while a washer is off", () => {
+    show(["removed", { sort: "washer", what: "wave washer", count: 1, where: "", ...OFF_UNSAID }], FITTED);
+    expect(screen.getByTestId("still-off").textContent).toContain("1 left");
+  });
+
+  it("a job that came back is opened again with its why", async () => {
+    const { bodies } = show(FITTED, ...TESTS, run(), signed("not-yet-proven"));
+    tap("It came back …");
+    fireEvent.change(screen.getByLabelText("Why it comes back"), { target: { value: "Hums at 3 °C." } });
+    tap("Open it again");
+    await vi.waitFor(() => expect(payloads(bodies, "reopened")).toEqual([{ why: "Hums at 3 °C." }]));
+  });
+});
+
+describe("the sheet", () => {
+  const sheet = (...lines: readonly Line[]) => {
+    const job = jobOf("capacitor-start", [COLD, ...lines]);
+    render(<SheetScreen job={job} ownerName="Tansy Weavers" shop={SHOP} />);
+    return screen.getByRole("article", { name: "Owner's sheet" });
+  };
+
+  it("of a machine that leaves unsafe says do not use, has its tag, and holds the owner's no", () => {
+    const no: Line = ["owner-answer", { question: "Fit a motor for 95?", answer: "no", means: "telephone" }];
+    const text =
+      sheet(["reading", check("insulation", "failed")], no, signed("do-not-use")).textContent ?? "";
+    expect(text).toContain("Do not use");
+    expect(text).toContain("Owner said no: Fit a motor for 95?, by telephone");
+    expect(screen.getByRole("link", { name: '"Do not use" tag' })).toBeTruthy();
+  });
+
+  it("never says more than the log allows now: a struck test takes the word with it", () => {
+    const good = [FITTED, ...TESTS, run({ circumstance: "cold" }), signed("repaired")];
+    expect(sheet(...good).textContent).toContain("Repaired");
+    cleanup();
+    expect(sheet(...good, ["struck", { seq: 6, why: "" }]).textContent).not.toMatch(/\bRepaired\b/);
+  });
+
+  it("names leakage where it stood for insulation", () => {
+    const lines = [
+      FITTED,
+      ...TESTS.slice(0, 2),
+      ["reading", check("leakage")] as Line,
+      run(),
+      signed("not-yet-proven"),
+    ];
+    expect(sheet(...lines).textContent).toContain("Leakage current");
+  });
+
+  it("a washer put back and a promise stand on it", () => {
+    const washer: Line = ["removed", { sort: "washer", what: "washer", count: 1, where: "", ...OFF_UNSAID }];
+    const promise: Line = ["follow-up", { ...LATER_UNSAID, what: "Run it cold", belowCelsius: 12 }];
+    const text = sheet(
+      washer,
+      FITTED,
+      ["refitted", { ...BACK_UNSAID, line: 3, how: "back" }],
+      promise,
+      signed("not-yet-proven"),
+    );
+    expect(text.textContent).toContain("Look again (below 12 °C): Run it cold");
+  });
+});
