@@ -1,6 +1,7 @@
 import type { Verdict } from "@/core/tools/tool";
 
-export type MarkShape = Verdict | "passed" | "failed" | "not-known";
+/** `ticked`: somebody says so; nothing was measured, so it is no good mark. */
+export type MarkShape = Verdict | "passed" | "failed" | "not-known" | "ticked";
 
 const COLOURS: Readonly<Record<MarkShape, string>> = {
   sound: "text-verdigris",
@@ -10,6 +11,7 @@ const COLOURS: Readonly<Record<MarkShape, string>> = {
   failed: "text-oxide",
   undecided: "text-brass",
   "not-known": "text-ring",
+  ticked: "text-ink",
 };
 
 /** Verdicts have shapes: full disc good, half disc borderline, notched square outside, ring not known. */
@@ -18,6 +20,13 @@ function shapeOf(shape: MarkShape) {
     case "sound":
     case "passed":
       return <circle cx="11" cy="11" r="10" fill="currentColor" />;
+    case "ticked":
+      return (
+        <>
+          <rect x="2" y="2" width="18" height="18" fill="none" stroke="currentColor" strokeWidth="2" />
+          <path d="M6 11l4 4 7-9" fill="none" stroke="currentColor" strokeWidth="2.5" />
+        </>
+      );
     case "suspect":
     case "undecided":
       return (

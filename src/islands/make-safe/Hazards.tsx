@@ -86,7 +86,7 @@ function Line(props: LineProps) {
   return (
     <li className="border-rule border-t py-2.5">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <VerdictMark shape={isSeenTo(hazard, bench) ? "passed" : "not-known"} />
+        <VerdictMark shape={isSeenTo(hazard, bench) ? "ticked" : "not-known"} />
         <span className="min-w-0 flex-1 basis-72">
           <b className="text-lg">{hazard.label}.</b> {hazard.act}
           <span className="block text-soft">{hazard.caution}</span>

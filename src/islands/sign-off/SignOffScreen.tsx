@@ -189,7 +189,7 @@ function Covers({ job }: { readonly job: JobView }) {
   const left = stillOff(job).length + job.bench.opened.length;
   return (
     <p className="flex flex-wrap items-center gap-2 border-rule border-t py-2.5 text-lg">
-      <VerdictMark shape={left === 0 ? "passed" : "failed"} />
+      <VerdictMark shape={left === 0 ? "ticked" : "failed"} />
       <b>Covers on, nothing left over</b>
       <span>{left === 0 ? `${job.removed.length} lines accounted for` : `${left} not back`}</span>
     </p>
@@ -277,6 +277,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
         isNow={isDue || step === "again"}
         isDone={open.length > 0}
         done={open[0] ? promiseWords(open[0]) : ""}
+        isByWord
       >
         <Promises job={job} shop={shop} />
       </Part>
