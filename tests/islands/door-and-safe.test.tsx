@@ -32,6 +32,9 @@ describe("at the door", () => {
     expect((screen.getByRole("textbox", { name: "Volts" }) as HTMLInputElement).value).toBe("230");
     expect((screen.getByLabelText("Peak") as HTMLInputElement).checked).toBe(true);
     expect(screen.getByTestId("plate-meaning").textContent).toContain("is a peak for selling");
+    expect(localStorage.getItem("good-spindle:draft:take-in:new"), "put aside on the device").toContain(
+      "2.5 hp",
+    );
   });
 
   it("what its kind brings needs no tick, and a recall notice stands out", () => {

@@ -112,8 +112,8 @@ describe("keys", () => {
   });
 
   it("a change told to the tabs is counted here too", () => {
-    const before = $changes.get();
+    const before = $changes.get().count;
     tellTabs({ jobId: 1, seq: 2 });
-    expect($changes.get()).toBe(before + 1);
+    expect($changes.get()).toEqual({ count: before + 1, jobId: 1 });
   });
 });

@@ -1,5 +1,5 @@
 import { useStore } from "@nanostores/react";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { type Band, collars, type NextStep, nextStep } from "@/core/job/next-step";
 import type { JobView } from "@/core/job/reduce";
 import { asSeen } from "@/core/safety/bench-state";
@@ -202,15 +202,35 @@ function Places({ all, place, onPlace }: PlacesProps) {
 
 const WAIT_MS = 200;
 
+/** One job as the Bench shows it, or all of them. */
+async function loadBench(jobId: number | undefined): Promise<readonly BenchJob[] | undefined> {
+  const path = jobId === undefined ? "/api/bench" : `/api/bench?job=${jobId}`;
+  const answer = await request<{ jobs: BenchJob[] }>("GET", path);
+  return answer.ok ? answer.value.jobs : undefined;
+}
+
+function merged(
+  shown: readonly BenchJob[],
+  loaded: readonly BenchJob[] | undefined,
+  jobId: number | undefined,
+): readonly BenchJob[] {
+  if (!loaded) return shown;
+  return jobId === undefined ? loaded : [...shown.filter(({ view }) => view.jobId !== jobId), ...loaded];
+}
+
 /** The machines as the page had them, and loaded again when any of them changed on this or another device. */
 function useBenchJobs(fromPage: readonly BenchJob[]): readonly BenchJob[] {
   const changes = useStore($changes);
   const [jobs, setJobs] = useState(fromPage);
+  const waiting = useRef(new Set<number | undefined>());
   useEffect(() => {
-    if (changes === 0) return undefined;
-    const timer = setTimeout(async () => {
-      const answer = await request<{ jobs: BenchJob[] }>("GET", "/api/bench");
-      if (answer.ok) setJobs(answer.value.jobs);
+    if (changes.count === 0) return undefined;
+    waiting.current.add(changes.jobId);
+    const timer = setTimeout(() => {
+      const wanted = [...waiting.current];
+      waiting.current.clear();
+      for (const jobId of wanted.includes(undefined) ? [undefined] : wanted)
+        void loadBench(jobId).then((loaded) => setJobs((shown) => merged(shown, loaded, jobId)));
     }, WAIT_MS);
     return () => clearTimeout(timer);
   }, [changes]);

@@ -139,6 +139,15 @@ export function TypeLine({ jobId }: { readonly jobId?: number | undefined }) {
           </Command.Item>
         ) : null}
         {plate ? <UnderstoodPlate plate={plate} /> : null}
+        {plate && jobId ? (
+          <Command.Item
+            className={ITEM}
+            value="plate-here"
+            onSelect={() => go(`/jobs/${jobId}/take-in?plate=${encodeURIComponent(typed)}`)}
+          >
+            Put it on the plate of job {jobId}
+          </Command.Item>
+        ) : null}
         {plate ? (
           <Command.Item
             className={ITEM}

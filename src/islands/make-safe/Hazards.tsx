@@ -1,3 +1,4 @@
+import { recallsFor } from "@/core/job/recall";
 import type { JobView } from "@/core/job/reduce";
 import { hazardFacts } from "@/core/job/reduce";
 import type { Hazard } from "@/core/knowledge/types";
@@ -112,14 +113,29 @@ export function Hazards({ job, bench, shop }: Omit<LineProps, "hazard"> & { read
   );
 }
 
-/** The hazards that end the work here, whatever was measured: large, before all else. */
+/** What is known of a recall: the shop's notices that fit its plate, and what was looked up at the door. */
+function recallWords(job: JobView, shop: Shop): string[] {
+  const { takenIn, plate } = job;
+  const said = `${takenIn?.machine ?? ""} ${plate?.typeCode ?? ""} ${plate?.text ?? ""}`;
+  const notices = recallsFor(said, shop.recalls).map(({ label, notice }) => `${label}: ${notice}`);
+  const looked = takenIn?.recall.looked === "recalled" ? [`It is recalled (${takenIn.recall.where}).`] : [];
+  return [...notices, ...looked];
+}
+
+/** What ends the work here, whatever was measured: hazards and recalls, large, before all else. */
 export function HazardStops({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
   const said = new Set(job.takenIn?.hazards ?? []);
   const stops = hazardsOf(job, shop).filter(({ id, stop }) => stop && said.has(id) && id !== "battery");
-  if (stops.length === 0) return null;
+  const recalls = recallWords(job, shop);
+  if (stops.length === 0 && recalls.length === 0) return null;
   return (
     <div role="alert" className="hatched mb-3 rounded-[3px] border-[1.5px] border-ink p-2">
       <div className="bg-paper px-4 py-2.5">
+        {recalls.map((words) => (
+          <p key={words} className="font-bold text-xl">
+            {words}
+          </p>
+        ))}
         {stops.map(({ id, label, stop, trade }) => (
           <p key={id}>
             <b className="text-xl">

@@ -15,6 +15,8 @@ interface LineProps {
   readonly carries: readonly string[];
   /** The handle that drags this line, where lines can be moved. */
   readonly handle?: React.ReactNode;
+  /** Shows on a picture where this line belongs; undefined where there is no picture. */
+  readonly onPin?: ((line: number) => void) | undefined;
 }
 
 const REFIT_WORDS = { back: "", replaced: ", new one fitted", "left-out": ", left out" } as const;
@@ -118,7 +120,7 @@ function Details({ off, access }: { readonly off: Off | undefined; readonly acce
 }
 
 /** One thing that came off. The one to put back now is the loudest. */
-export function OffLine({ job, one, isNow, carries, handle }: LineProps) {
+export function OffLine({ job, one, isNow, carries, handle, onPin }: LineProps) {
   const { post, problem, isBusy } = usePost(job.jobId);
   const [form, setForm] = useState<Form | undefined>(undefined);
   const off = job.removed.find(({ seq }) => seq === one.line);
@@ -196,6 +198,11 @@ export function OffLine({ job, one, isNow, carries, handle }: LineProps) {
           <button type="button" className="btn btn-outline" onClick={() => setForm("left-out")}>
             Left out
           </button>
+          {onPin && off ? (
+            <button type="button" className="btn btn-outline" onClick={() => onPin(off.seq)}>
+              {off.pin ? "Pin it elsewhere" : "Pin it on the picture"}
+            </button>
+          ) : null}
         </div>
       ) : null}
       {form === "some" && off ? <Some off={off} onSome={(count) => void refit("back", { count })} /> : null}

@@ -28,12 +28,13 @@ interface ListProps {
   readonly order: readonly ToPutBack[];
   readonly current: ToPutBack | undefined;
   readonly carries: readonly string[];
+  readonly onPin?: ((line: number) => void) | undefined;
 }
 
 type RowProps = Omit<ListProps, "order"> & { readonly one: ToPutBack };
 
 /** A line that can be moved by its handle, with the pointer or with Space and the arrow keys. */
-function Movable({ one, job, current, carries }: RowProps) {
+function Movable({ one, job, current, carries, onPin }: RowProps) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id: one.seq,
   });
@@ -55,13 +56,13 @@ function Movable({ one, job, current, carries }: RowProps) {
       style={{ transform: CSS.Translate.toString(transform), transition }}
       className={isDragging ? "relative z-10 bg-sheet shadow-lg" : ""}
     >
-      <OffLine job={job} one={one} isNow={one === current} carries={carries} handle={handle} />
+      <OffLine job={job} one={one} isNow={one === current} carries={carries} onPin={onPin} handle={handle} />
     </li>
   );
 }
 
 /** All that came off, reversed; what is still off can be moved to where it goes back. */
-export function OffList({ job, order, current, carries }: ListProps) {
+export function OffList({ job, order, current, carries, onPin }: ListProps) {
   const { post, problem } = usePost(job.jobId);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
@@ -82,10 +83,10 @@ export function OffList({ job, order, current, carries }: ListProps) {
         <ol aria-label="To put back">
           {order.map((one) =>
             isOff(one) && movable.length > 1 ? (
-              <Movable key={one.seq} job={job} one={one} current={current} carries={carries} />
+              <Movable key={one.seq} job={job} one={one} current={current} carries={carries} onPin={onPin} />
             ) : (
               <li key={one.seq}>
-                <OffLine job={job} one={one} isNow={one === current} carries={carries} />
+                <OffLine job={job} one={one} isNow={one === current} carries={carries} onPin={onPin} />
               </li>
             ),
           )}

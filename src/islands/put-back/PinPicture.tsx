@@ -42,6 +42,8 @@ interface PictureProps {
   readonly current: number | undefined;
   /** The place chosen for the next line. */
   readonly pin: Pin | null;
+  /** A line that came off before and is being pinned now. */
+  readonly pinning: number | undefined;
   onShow(line: number): void;
   /** Undefined where pins cannot be set now. */
   readonly onPin?: ((pin: Pin | null) => void) | undefined;
@@ -102,7 +104,7 @@ function Whole({ job, shown, current, pin, onPin }: PictureProps) {
 
 /** Pictures of the inside: take one, show one, pin on it. */
 export function PinPicture(props: PictureProps) {
-  const { job, shown, pin, onShow, onPin, current } = props;
+  const { job, shown, pin, pinning, onShow, onPin, current } = props;
   const { post, problem } = usePost(job.jobId);
   const line = job.removed.find(({ seq }) => seq === current);
   return (
@@ -110,11 +112,13 @@ export function PinPicture(props: PictureProps) {
       <Whole {...props} />
       {onPin ? (
         <p className="mt-1 text-soft">
-          {pin
-            ? "The next thing that comes off is pinned here."
-            : job.pictures.length > 0
-              ? "Tap the picture where the next thing comes off."
-              : "Take a picture before the first screw."}
+          {pinning !== undefined
+            ? `Tap the picture where line ${pinning} belongs.`
+            : pin
+              ? "The next thing that comes off is pinned here."
+              : job.pictures.length > 0
+                ? "Tap the picture where the next thing comes off."
+                : "Take a picture before the first screw."}
           {pin ? (
             <button
               type="button"

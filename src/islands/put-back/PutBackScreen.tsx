@@ -1,11 +1,14 @@
 import { useState } from "react";
+import type { Pin } from "@/core/job/entry";
 import { isWhole, putBackOrder, stillOff, type ToPutBack } from "@/core/job/put-back";
 import type { JobView } from "@/core/job/reduce";
 import type { Repair } from "@/core/knowledge/types";
 import type { Shop } from "@/core/shop/shop";
+import { Problem } from "../fields/Problem";
 import { JobFrame } from "../frame/JobFrame";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
 import { useAwake } from "../state/awake";
+import { usePost } from "../state/use-post";
 import { offWords } from "../words/put-back";
 import { OffList } from "./OffList";
 import { PinPicture } from "./PinPicture";
@@ -66,10 +69,23 @@ function LeftBar({ job, total }: { readonly job: JobView; readonly total: number
   );
 }
 
+/** The same machine or its twin was here before: how it came apart then. */
+function Earlier({ job }: { readonly job: JobView }) {
+  const from = job.takenIn?.from;
+  if (!from) return null;
+  return (
+    <a className="btn btn-outline" href={`/jobs/${from.jobId}/put-back`}>
+      How job {from.jobId} came apart, {from.as === "same" ? "the same machine" : "its twin"}
+    </a>
+  );
+}
+
 function Body({ screen, repairs }: { readonly screen: JobScreen; readonly repairs: readonly Repair[] }) {
   const { job } = screen;
   const apart = useTakingApart(job);
   const [chosen, setChosen] = useState<number | undefined>(undefined);
+  const [pinning, setPinning] = useState<number | undefined>(undefined);
+  const { post, problem } = usePost(job.jobId);
   const order = putBackOrder(job);
   const isOff = (one: ToPutBack): boolean =>
     one.access !== null || job.removed.find(({ seq }) => seq === one.line)?.refit === null;
@@ -77,6 +93,11 @@ function Body({ screen, repairs }: { readonly screen: JobScreen; readonly repair
   const isWaiting = job.decision !== null && !isRepaired;
   const current = isRepaired ? order.find(isOff) : undefined;
   const left = stillOff(job).length + job.bench.opened.length;
+  const pinLine = (pin: Pin | null): void => {
+    if (pin && pinning !== undefined)
+      void post({ kind: "pinned", stage: "put-back", payload: { line: pinning, ...pin } });
+    setPinning(undefined);
+  };
   const pinned = job.removed.find(({ seq }) => seq === current?.line)?.pin;
   const shown = chosen ?? pinned?.picture ?? job.pictures.findLast(({ of }) => of !== "nameplate")?.seq;
   return (
@@ -94,7 +115,13 @@ function Body({ screen, repairs }: { readonly screen: JobScreen; readonly repair
         {order.length === 0 ? (
           <p className="py-3 text-soft">Nothing has come off yet. Write each thing down as it comes off.</p>
         ) : null}
-        <OffList job={job} order={order} current={current} carries={carriesOf(job, repairs)} />
+        <OffList
+          job={job}
+          order={order}
+          current={current}
+          carries={carriesOf(job, repairs)}
+          onPin={job.pictures.length > 0 ? setPinning : undefined}
+        />
         {isRepaired ? (
           <details className="mt-3">
             <summary className="min-h-11 cursor-pointer py-2 text-teal underline underline-offset-4">
@@ -112,9 +139,12 @@ function Body({ screen, repairs }: { readonly screen: JobScreen; readonly repair
           current={current?.line ?? undefined}
           pin={apart.ready.pin}
           onShow={setChosen}
-          onPin={isRepaired ? undefined : (pin) => apart.set({ pin })}
+          pinning={pinning}
+          onPin={pinning === undefined ? (isRepaired ? undefined : (pin) => apart.set({ pin })) : pinLine}
         />
+        <Problem text={problem} />
         <WireMap job={job} />
+        <Earlier job={job} />
       </div>
     </div>
   );

@@ -1,12 +1,12 @@
 import { useEffect } from "react";
 import { $job } from "./job";
 import { loadJob } from "./post-entry";
-import { $changes, type Change, tabChannel } from "./tabs";
+import { type Change, countChange, tabChannel } from "./tabs";
 
 async function hear({ jobId, seq }: Change): Promise<void> {
   const current = $job.get();
   if (current?.jobId === jobId && current.seq < seq) await loadJob(jobId);
-  $changes.set($changes.get() + 1);
+  countChange(jobId);
 }
 
 /** While the screen is looked at, it hears of changes made on other devices; hidden tabs hold no line open. */
@@ -27,7 +27,7 @@ function listen(): () => void {
     open();
     const current = $job.get();
     if (current) void loadJob(current.jobId);
-    $changes.set($changes.get() + 1);
+    countChange(undefined);
   };
   if (document.visibilityState !== "hidden") open();
   document.addEventListener("visibilitychange", onSight);

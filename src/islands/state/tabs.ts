@@ -6,8 +6,16 @@ export interface Change {
   readonly seq: number;
 }
 
-/** Counts every change heard of, of any job: screens that show many of them load again. */
-export const $changes = atom(0);
+/** Every change heard of is counted; `jobId` is the job of the last one, undefined where any may have changed. */
+export const $changes = atom<{ readonly count: number; readonly jobId: number | undefined }>({
+  count: 0,
+  jobId: undefined,
+});
+
+/** A change was heard of: screens that show many jobs load what changed. */
+export function countChange(jobId: number | undefined): void {
+  $changes.set({ count: $changes.get().count + 1, jobId });
+}
 
 /** The line that this page kept last and that can be taken back. */
 export const $lastKept = atom<Change | null>(null);
@@ -24,6 +32,6 @@ export function tabChannel(): BroadcastChannel | undefined {
 
 /** Something was kept here: the other tabs of this browser hear of it. */
 export function tellTabs(change: Change): void {
-  $changes.set($changes.get() + 1);
+  countChange(change.jobId);
   tabChannel()?.postMessage(change);
 }

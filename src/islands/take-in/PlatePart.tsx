@@ -1,14 +1,14 @@
 import { useState } from "react";
 import type { UseFormReturn } from "react-hook-form";
 import { meaningOfPlate } from "@/core/job/plate";
-import { type NameplateLine, parseNameplate } from "@/core/markings/nameplate";
+import { parseNameplate } from "@/core/markings/nameplate";
 import type { Shop } from "@/core/shop/shop";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { PictureField } from "../fields/PictureField";
 import { pictureAddress } from "../state/send-picture";
 import { plateWords } from "../words/plate";
-import type { TakeInForm as Form } from "./form";
+import { type TakeInForm as Form, plateFields } from "./form";
 import { Text } from "./Text";
 
 interface PlateProps {
@@ -23,25 +23,12 @@ const POWER_IS: readonly { readonly value: Form["powerIs"]; readonly label: stri
   { value: "peak", label: "Peak" },
 ];
 
-/** Puts what a line of the plate says into the fields; what it does not say stays as it is. */
-export function fillFromLine(form: UseFormReturn<Form>, line: NameplateLine): void {
-  for (const [name, value] of Object.entries(line.fields))
-    form.setValue(name as "volts", value, { shouldDirty: true });
-  if (line.powerIs !== "not-said") form.setValue("powerIs", line.powerIs);
-  if (line.typeCode) form.setValue("typeCode", line.typeCode);
-  if (line.protectionClass) form.setValue("protectionClass", line.protectionClass);
-  const words = [line.leftOver, line.capacitor ? `capacitor ${line.capacitor}` : ""]
-    .filter(Boolean)
-    .join(", ");
-  if (words) form.setValue("plateText", words);
-}
-
 function LineField({ form }: Pick<PlateProps, "form">) {
   const [typed, setTyped] = useState("");
   const line = parseNameplate(typed);
   const use = (): void => {
     if (line.understood.length === 0) return;
-    fillFromLine(form, line);
+    form.reset({ ...form.getValues(), ...plateFields(typed) }, { keepDefaultValues: true });
     setTyped("");
   };
   const hint =

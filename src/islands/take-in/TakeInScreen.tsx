@@ -5,7 +5,7 @@ import { PlainFrame } from "../frame/PlainFrame";
 import { useJobScreen } from "../frame/use-job-screen";
 import { useAwake } from "../state/awake";
 import { DoorPart } from "./DoorPart";
-import { formFrom, formOfPlate } from "./form";
+import { EMPTY_FORM, formFrom, plateFields } from "./form";
 import { JobPictures } from "./JobPictures";
 import { PlainlySeen } from "./PlainlySeen";
 import { PlatePart } from "./PlatePart";
@@ -17,10 +17,15 @@ interface SheetProps {
   readonly ownerName: string;
   readonly shop: Shop;
   readonly begun?: Begun | undefined;
+  /** The line of a plate that was typed elsewhere, for this job. */
+  readonly plate?: string | undefined;
 }
 
-function TakeInSheet({ job, ownerName, shop, begun }: SheetProps) {
-  const { form, keep, keepFixed, problem, kept } = useTakeIn(job, ownerName, shop.settings.currency, begun);
+function TakeInSheet({ job, ownerName, shop, begun, plate }: SheetProps) {
+  const { form, keep, keepFixed, problem, kept } = useTakeIn(job, ownerName, shop.settings.currency, {
+    begun,
+    plate,
+  });
   return (
     <form onSubmit={keep} noValidate>
       <div className="grid gap-x-10 gap-y-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
@@ -65,7 +70,7 @@ interface NewJobProps {
 
 function begunFrom({ shop, earlier, as = "same", plate }: NewJobProps): Begun | undefined {
   if (earlier) return { key: `${as}-${earlier.jobId}`, form: formFrom(earlier, as, shop.settings.currency) };
-  return plate ? { key: `plate-${plate}`, form: formOfPlate(plate) } : undefined;
+  return plate ? { key: `plate-${plate}`, form: { ...EMPTY_FORM, ...plateFields(plate) } } : undefined;
 }
 
 /** A machine at the door that has no job yet. */
@@ -79,7 +84,7 @@ export function NewJobScreen(props: NewJobProps) {
   );
 }
 
-export function TakeInScreen({ job, ownerName, shop }: SheetProps & { readonly job: JobView }) {
+export function TakeInScreen({ job, ownerName, shop, plate }: SheetProps & { readonly job: JobView }) {
   const screen = useJobScreen(job, shop);
   const isAwake = useAwake();
   return (
@@ -97,7 +102,7 @@ export function TakeInScreen({ job, ownerName, shop }: SheetProps & { readonly j
         </span>
       </h1>
       {isAwake ? <JobPictures job={screen.job} /> : null}
-      {isAwake ? <TakeInSheet job={screen.job} ownerName={ownerName} shop={shop} /> : null}
+      {isAwake ? <TakeInSheet job={screen.job} ownerName={ownerName} shop={shop} plate={plate} /> : null}
     </JobFrame>
   );
 }

@@ -189,15 +189,17 @@ export function readForm(
   };
 }
 
-/** A form that begins with a line of a plate. */
-export function formOfPlate(typed: string): TakeInForm {
-  const { fields, powerIs, typeCode, protectionClass, leftOver } = parseNameplate(typed);
+/** What a line of a plate says, as fields of the form; what it does not say is left as it is. */
+export function plateFields(typed: string): Partial<TakeInForm> {
+  const { fields, powerIs, typeCode, protectionClass, capacitor, leftOver } = parseNameplate(typed);
+  const words = [leftOver, capacitor ? `capacitor ${capacitor}` : ""]
+    .filter((part) => part !== "")
+    .join(", ");
   return {
-    ...EMPTY_FORM,
     ...fields,
-    powerIs,
-    typeCode: typeCode ?? "",
-    plateText: leftOver,
+    ...(powerIs === "not-said" ? {} : { powerIs }),
+    ...(typeCode ? { typeCode } : {}),
+    ...(words ? { plateText: words } : {}),
     ...(protectionClass ? { protectionClass } : {}),
   };
 }

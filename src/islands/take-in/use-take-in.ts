@@ -7,7 +7,7 @@ import { request } from "../state/api";
 import { dropDraft, keepDraft, readDraft } from "../state/draft";
 import { benchName, newId } from "../state/person";
 import { loadJob, type Posted, postEntry } from "../state/post-entry";
-import { EMPTY_FORM, fieldOf, formOf, readForm, type TakeInForm } from "./form";
+import { EMPTY_FORM, fieldOf, formOf, plateFields, readForm, type TakeInForm } from "./form";
 
 function resolverFor(currency: string): Resolver<TakeInForm> {
   return (values) => {
@@ -48,11 +48,16 @@ export interface Begun {
 }
 
 /** Take in: a new job, or corrections to one. What is typed is put aside on the device as it is typed. */
-export function useTakeIn(job: JobView | undefined, ownerName: string, currency: string, begun?: Begun) {
+export function useTakeIn(
+  job: JobView | undefined,
+  ownerName: string,
+  currency: string,
+  { begun, plate }: { readonly begun?: Begun | undefined; readonly plate?: string | undefined } = {},
+) {
   const key = job ? `take-in:${job.jobId}` : `take-in:new${begun ? `:${begun.key}` : ""}`;
   const asKept = job ? formOf(job, ownerName, currency) : (begun?.form ?? EMPTY_FORM);
   const form = useForm<TakeInForm>({
-    defaultValues: { ...asKept, ...readDraft<TakeInForm>(key) },
+    defaultValues: { ...asKept, ...readDraft<TakeInForm>(key), ...(job && plate ? plateFields(plate) : {}) },
     resolver: resolverFor(currency),
     mode: "onBlur",
   });

@@ -3,16 +3,20 @@ import { ok } from "@/core/result";
 import { strictObject } from "@/core/validate";
 import { jobViewAnswer } from "@/server/http/answers";
 import { defineEndpoint } from "@/server/http/endpoint";
-import { benchJobs } from "@/server/queries/jobs";
+import { benchJobs, jobView } from "@/server/queries/jobs";
 import { shopGround } from "@/server/services/ground";
 
 const standing = strictObject({ view: jobViewAnswer.required(), ownerName: yup.string().defined() });
 
-/** Every machine standing here, as the Bench shows them. */
+/** Every machine standing here as the Bench shows it, or the one asked for by `job`. */
 export const GET = defineEndpoint({
   response: strictObject({ jobs: yup.array(standing.required()).required() }),
-  handle: async () => {
+  handle: async ({ context }) => {
     const { db, knowledge, limits } = await shopGround();
-    return ok({ jobs: (await benchJobs(db, { ...knowledge, limits })) as never });
+    const ground = { ...knowledge, limits };
+    const asked = context.url.searchParams.get("job");
+    if (asked === null) return ok({ jobs: (await benchJobs(db, ground)) as never });
+    const one = /^[1-9]\d{0,8}$/.test(asked) ? await jobView(db, Number(asked), ground) : undefined;
+    return ok({ jobs: (one ? [one] : []) as never });
   },
 });
