@@ -13,6 +13,8 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: "node",
+          // The knowledge is read and checked once a worker, not once a file.
+          isolate: false,
           environment: "node",
           // Pictures lie beside the database: those of tests never in the shop's own folder.
           env: { GOOD_SPINDLE_DATA: ".cache/test-data" },
