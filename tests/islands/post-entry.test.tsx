@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { JobView } from "@/core/job/reduce";
-import { $job } from "@/islands/state/job";
+import { $job, setNewer } from "@/islands/state/job";
 import { postEntry } from "@/islands/state/post-entry";
 import { watchOf } from "@/islands/state/watch";
 
@@ -67,6 +67,21 @@ describe("posting an entry", () => {
     expect(answer.ok).toBe(false);
     expect(paths).toEqual(["POST /api/jobs/118/entries", "GET /api/jobs/118"]);
     expect($job.get()?.seq).toBe(7);
+  });
+
+  it("two at once go one after the other: a quick hand does not overtake itself", async () => {
+    const { requests } = server(0);
+    const both = await Promise.all([postEntry(118, NOTE), postEntry(118, NOTE)]);
+    expect(both.map(({ ok }) => ok)).toEqual([true, true]);
+    expect(requests.map(({ body }) => body?.["expectedSeq"])).toEqual([4, 5]);
+  });
+
+  it("an answer that a newer one overtook changes nothing on the screen", () => {
+    setNewer({ ...VIEW, seq: 9 });
+    setNewer({ ...VIEW, seq: 8 });
+    expect($job.get()?.seq).toBe(9);
+    setNewer({ ...VIEW, jobId: 119, seq: 1 });
+    expect($job.get()?.jobId).toBe(119);
   });
 
   it("only a word about the plug settles the plug for this tab", async () => {

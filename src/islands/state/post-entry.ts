@@ -32,11 +32,20 @@ export async function loadJob(jobId: number): Promise<Result<JobView>> {
   return answer;
 }
 
+/** The entry before, on its way or answered: a page posts one after the other, so that no quick hand overtakes itself. */
+let last: Promise<unknown> = Promise.resolve();
+
 /**
  * The one way an island changes a job. A lost answer is asked for again with the same entryId, which is harmless.
  * When the job went on meanwhile, the newest state is loaded and the issue says what changed.
  */
-export async function postEntry(jobId: number, posted: Posted): Promise<Result<JobView>> {
+export function postEntry(jobId: number, posted: Posted): Promise<Result<JobView>> {
+  const turn = last.then(() => postInTurn(jobId, posted));
+  last = turn.catch(() => undefined);
+  return turn;
+}
+
+async function postInTurn(jobId: number, posted: Posted): Promise<Result<JobView>> {
   const body = {
     ...posted,
     entryId: newId(),
