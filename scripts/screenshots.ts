@@ -54,6 +54,7 @@ const SHOTS: readonly Shot[] = [
   { name: "isolate-phone", path: "/jobs/104/isolate", size: PHONE, before: settled },
   { name: "match", path: "/jobs/103/match" },
   { name: "decide", path: "/jobs/108/decide", before: (page) => page.getByTestId("sentence").waitFor() },
+  { name: "take-apart", path: "/jobs/103/put-back" },
   { name: "put-back", path: "/jobs/109/put-back" },
   { name: "sign-off", path: "/jobs/110/sign-off", theme: "nightbench" },
   { name: "sheet", path: "/jobs/110/sheet" },
@@ -80,7 +81,9 @@ for (const { name, path, theme = "daybench", size = DESK, before } of SHOTS) {
   await context.addInitScript(() => localStorage.setItem("good-spindle:bench-name", "left bench"));
   const page = await context.newPage();
   await page.goto(`${address}${path}`);
-  await page.waitForLoadState("networkidle");
+  // A page that listens for changes is never idle on the network: it is awake once its island has taken over.
+  await page.waitForFunction(() => document.querySelector("astro-island[ssr]") === null);
+  await page.waitForTimeout(500);
   await before?.(page);
   await page.waitForTimeout(300);
   await page.screenshot({ path: `docs/screenshots/${name}.png` });

@@ -65,3 +65,5 @@ out.push(
 );
 writeFileSync(`tests/server/upgrades/${name}.sql`, `${out.join("\n")}\n`);
 await client.close();
+// The isolation thread that the demo's decisions started would wait for more.
+process.exit(0);
