@@ -6,19 +6,19 @@ interface PartProps {
   readonly isNow: boolean;
   readonly isDone: boolean;
   readonly done: string;
-  /** Whether it is done by word alone: then it gets a tick, not the mark of what was measured. */
-  readonly isByWord?: boolean;
+  /** Its mark once it is done, where that is not "measured and good": a tick for a word, a notch for a failure. */
+  readonly mark?: "passed" | "ticked" | "failed";
   readonly children: ReactNode;
 }
 
 /** One part of a screen: large while it is the thing to do, one line once it is done. */
-export function Part({ title, isNow, isDone, done, isByWord = false, children }: PartProps) {
+export function Part({ title, isNow, isDone, done, mark = "passed", children }: PartProps) {
   const [isOpen, setIsOpen] = useState(false);
   const isShown = isNow || isOpen;
   return (
     <section aria-label={title} className={isNow ? "move mb-3 px-5 py-4" : "sheet mb-3 px-5 py-1"}>
       <div className="flex min-h-11 flex-wrap items-center gap-3">
-        <VerdictMark shape={isDone ? (isByWord ? "ticked" : "passed") : "not-known"} />
+        <VerdictMark shape={isDone ? mark : "not-known"} />
         <h2
           className={isNow ? "font-bold text-[30px] leading-tight tracking-tight" : "font-semibold text-lg"}
         >

@@ -134,7 +134,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
         isNow={step === "hazards"}
         isDone={tickable.length > 0 && openHazards.length === 0}
         done="all seen to"
-        isByWord
+        mark="ticked"
       >
         <Hazards job={job} bench={bench} shop={shop} />
       </Part>

@@ -35,13 +35,16 @@ function Block({ title, children }: { readonly title: string; readonly children:
   );
 }
 
+/** A reading that shows a fault: of a part, or of the machine's protection. */
+function isTelling(payload: Extract<JobView["ledger"][number], { kind: "reading" }>["payload"]): boolean {
+  return payload.of === "tool" ? payload.finding.verdict === "faulty" : payload.verdict === "failed";
+}
+
 /** The readings and answers that speak for what was wrong, in the words of the log. */
 function Found({ job, shop }: Pick<SheetProps, "job" | "shop">) {
   const telling = job.ledger.filter(
     (line) =>
-      !line.isStruck &&
-      ((line.kind === "reading" && line.payload.of === "tool" && line.payload.finding.verdict === "faulty") ||
-        line.kind === "answer"),
+      !line.isStruck && ((line.kind === "reading" && isTelling(line.payload)) || line.kind === "answer"),
   );
   if (telling.length === 0) return <p>Nothing was found that shows a fault.</p>;
   return (

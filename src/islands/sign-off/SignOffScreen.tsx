@@ -223,6 +223,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
   const figures = beforeAfter(job);
   const tests = finalTests(job, shop);
   const isTested = tests.every(({ reading }) => reading !== undefined && reading.verdict !== "undecided");
+  const isFailed = hasFailedTest(job);
   const run = job.runs.findLast(({ seq }) => seq > job.lastChangeSeq);
   const left = stillOff(job).length + job.bench.opened.length;
   const open = job.followUps.filter(({ done }) => done === null);
@@ -244,7 +245,13 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
     <>
       <Signed job={job} />
       {left > 0 ? <StillOff job={job} left={left} /> : null}
-      <Part title="Final tests of its class" isNow={step === "tests"} isDone={isTested} done="taken">
+      <Part
+        title="Final tests of its class"
+        isNow={step === "tests"}
+        isDone={isTested}
+        done={isFailed ? "taken: failed" : "taken and passed"}
+        mark={isFailed ? "failed" : "passed"}
+      >
         {isPlugOut ? null : (
           <div className="mb-3">
             <p className="mb-2 font-semibold text-lg">The plug is out for these.</p>
@@ -266,10 +273,17 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
         isNow={step === "run"}
         isDone={run !== undefined}
         done={run ? `${RUN_WORDS[run.circumstance]}, ${run.minutes} min: ${RUN_RESULT[run.result]}` : ""}
+        mark={run?.result === "gone" ? "passed" : "failed"}
       >
-        <AcceptanceRun job={job} shop={shop} isTested={isTested && !hasFailedTest(job)} />
+        <AcceptanceRun job={job} shop={shop} isTested={isTested && !isFailed} />
       </Part>
-      <Part title="Before and after" isNow={false} isDone={isPaired(figures)} done={figureWords(figures)}>
+      <Part
+        title="Before and after"
+        isNow={false}
+        isDone={isPaired(figures)}
+        done={figureWords(figures)}
+        mark="ticked"
+      >
         <Figures rows={figures} shop={shop} />
       </Part>
       <Part
@@ -277,7 +291,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
         isNow={isDue || step === "again"}
         isDone={open.length > 0}
         done={open[0] ? promiseWords(open[0]) : ""}
-        isByWord
+        mark="ticked"
       >
         <Promises job={job} shop={shop} />
       </Part>
@@ -286,6 +300,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
         isNow={step === "word"}
         isDone={job.signedOff !== null}
         done="signed"
+        mark="ticked"
       >
         <Word job={job} shop={shop} />
         <Bill job={job} shop={shop} />
