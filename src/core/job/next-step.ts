@@ -71,16 +71,6 @@ function nextPromise({ followUps }: JobView): Promised | undefined {
     .sort((one, other) => day(one).localeCompare(day(other)) || one.seq - other.seq)[0];
 }
 
-function conditionOf({ belowCelsius, afterHours, condition }: Promised): string {
-  return [
-    belowCelsius === null ? "" : `below ${belowCelsius} °C`,
-    afterHours === null ? "" : `after ${afterHours} h`,
-    condition,
-  ]
-    .filter((part) => part !== "")
-    .join(", ");
-}
-
 function due(view: JobView, ground: StepGround): NextStep | undefined {
   const followUp = nextPromise(view);
   if (!followUp) return undefined;
@@ -90,7 +80,12 @@ function due(view: JobView, ground: StepGround): NextStep | undefined {
     band: "due",
     stage: view.signedOff ? "sign-off" : "measure",
     code: isReached ? "due/now" : "due/later",
-    params: { what: followUp.what, condition: conditionOf(followUp) },
+    params: {
+      what: followUp.what,
+      condition: followUp.condition,
+      ...(followUp.belowCelsius === null ? {} : { belowCelsius: followUp.belowCelsius }),
+      ...(followUp.afterHours === null ? {} : { afterHours: followUp.afterHours }),
+    },
     ...(followUp.onDay === null ? {} : { until: followUp.onDay }),
   };
 }

@@ -1,6 +1,7 @@
 import type { NextStep } from "@/core/job/next-step";
 import { formatDay, formatInstant } from "@/core/quantity/format";
 import { inSentence } from "./in-sentence";
+import { whenWords } from "./put-back";
 import { SIGN_OFF_WORDS } from "./runs";
 
 type Words = (step: NextStep, zone: string) => string;
@@ -39,7 +40,16 @@ const STEPS: Readonly<Record<string, Words>> = {
 };
 
 function withCondition(step: NextStep): string {
-  const condition = param(step, "condition");
+  const number = (key: string): number | null => {
+    const value = step.params[key];
+    return typeof value === "number" ? value : null;
+  };
+  const condition = whenWords({
+    onDay: null,
+    belowCelsius: number("belowCelsius"),
+    afterHours: number("afterHours"),
+    condition: param(step, "condition"),
+  });
   return condition === "" ? param(step, "what") : `${param(step, "what")} (${condition})`;
 }
 
