@@ -6,9 +6,11 @@ import type { JobView } from "@/core/job/reduce";
 import { GET as bench } from "@/pages/api/bench";
 import { GET as events } from "@/pages/api/events";
 import { POST as postEntry } from "@/pages/api/jobs/[id]/entries";
+import { DELETE as forget } from "@/pages/api/jobs/[id]/owner";
 import { POST as takeIn } from "@/pages/api/jobs/index";
 import { GET as timers } from "@/pages/api/timers";
 import { GET as calendar } from "@/pages/jobs/[id]/calendar.ics";
+import { jobView } from "@/server/queries/jobs";
 import { writeSettings } from "@/server/repositories/settings";
 import { groundOn } from "@/server/services/ground";
 import { recordEntry } from "@/server/services/record-entry";
@@ -24,6 +26,10 @@ async function newJob(change: object = {}): Promise<string> {
   const made = await call<{ jobId: number }>(takeIn, { body: takeInBody(change) });
   expect(made.status).toBe(200);
   return String(made.body.jobId);
+}
+async function jobGround() {
+  const { knowledge, limits } = await groundOn(shop.db);
+  return { ...knowledge, limits };
 }
 const post = (id: string, body: unknown) => call<JobView>(postEntry, { params: { id }, body });
 const off = (change: object = {}) => ({
@@ -179,6 +185,16 @@ describe("at the door", () => {
     const { jobs } = (await call<{ jobs: { view: JobView; ownerName: string }[] }>(bench)).body;
     const owner = (id: string) => jobs.find(({ view }) => view.jobId === Number(id))?.ownerName;
     expect(ids.map(owner)).toEqual(["Fern Pottery", ""]);
+  });
+
+  it("an owner is forgotten by name and contact, and the job stays with every line", async () => {
+    const id = await newJob({ owner: { name: "Fern Pottery", contact: "message, evenings" } });
+    const page = async () => jobView(shop.db, Number(id), await jobGround());
+    expect(await page()).toMatchObject({ ownerName: "Fern Pottery", ownerContact: "message, evenings" });
+    const forgotten = await call(forget, { params: { id }, method: "DELETE" });
+    expect(forgotten.body).toEqual({ jobId: Number(id) });
+    expect(await page()).toMatchObject({ ownerName: "", ownerContact: "", view: { seq: 2 } });
+    expect((await call(forget, { params: { id: "99999" }, method: "DELETE" })).status).toBe(404);
   });
 
   it.each([

@@ -27,7 +27,7 @@ async function send(method: string, path: string, body: unknown): Promise<Respon
 
 /** One request, once: JSON, or a file as it is. Sending twice is up to the caller, who knows whether it is harmless. */
 export async function request<T>(
-  method: "GET" | "POST" | "PUT",
+  method: "GET" | "POST" | "PUT" | "DELETE",
   path: string,
   body?: unknown,
 ): Promise<Result<T> & { readonly status: number }> {

@@ -7,6 +7,7 @@ import { useAwake } from "../state/awake";
 import { DoorPart } from "./DoorPart";
 import { EMPTY_FORM, formFrom, plateFields } from "./form";
 import { JobPictures } from "./JobPictures";
+import { Owner } from "./Owner";
 import { PlainlySeen } from "./PlainlySeen";
 import { PlatePart } from "./PlatePart";
 import { ComplaintPart, KindPart, MachinePart } from "./TakeInForm";
@@ -84,14 +85,19 @@ export function NewJobScreen(props: NewJobProps) {
   );
 }
 
-export function TakeInScreen({ job, ownerName, shop, plate }: SheetProps & { readonly job: JobView }) {
+interface TakeInProps extends SheetProps {
+  readonly job: JobView;
+  readonly ownerContact: string;
+}
+
+export function TakeInScreen({ job, ownerName, ownerContact, shop, plate }: TakeInProps) {
   const screen = useJobScreen(job, shop);
   const isAwake = useAwake();
   return (
     <JobFrame screen={screen} shop={shop} stage="take-in">
       <h1 className="mb-3 font-bold text-[28px] leading-tight">
         Tag <span className="num">{job.jobId}</span>
-        {ownerName ? <span className="ml-3 font-normal text-lg text-soft">{ownerName}</span> : null}
+        {isAwake ? <Owner jobId={job.jobId} name={ownerName} contact={ownerContact} /> : null}
         <span className="ml-5 inline-flex flex-wrap gap-3 align-middle font-normal text-base">
           <a className="btn btn-outline" href={`/jobs/${job.jobId}/tag`}>
             Tag to print

@@ -16,7 +16,8 @@ export const GET = defineEndpoint({
     const ground = { ...knowledge, limits };
     const asked = context.url.searchParams.get("job");
     if (asked === null) return ok({ jobs: (await benchJobs(db, ground)) as never });
-    const one = /^[1-9]\d{0,8}$/.test(asked) ? await jobView(db, Number(asked), ground) : undefined;
-    return ok({ jobs: (one ? [one] : []) as never });
+    const found = /^[1-9]\d{0,8}$/.test(asked) ? await jobView(db, Number(asked), ground) : undefined;
+    const jobs = found ? [{ view: found.view, ownerName: found.ownerName }] : [];
+    return ok({ jobs: jobs as never });
   },
 });

@@ -11,15 +11,21 @@ export interface JobWithOwner {
   readonly ownerName: string;
 }
 
+/** A job as its own pages show it: the contact is asked for nowhere else. */
+export interface JobWithContact extends JobWithOwner {
+  readonly ownerContact: string;
+}
+
 export async function jobView(
   on: Executor,
   jobId: number,
   ground: JobGround,
-): Promise<JobWithOwner | undefined> {
+): Promise<JobWithContact | undefined> {
   if (!(await jobExists(on, jobId))) return undefined;
   const view = reduceJob(jobId, await entriesOf(on, jobId), ground);
   const owners = await ownersById(on);
-  return { view, ownerName: owners.get(view.takenIn?.ownerId ?? -1)?.name ?? "" };
+  const owner = owners.get(view.takenIn?.ownerId ?? -1);
+  return { view, ownerName: owner?.name ?? "", ownerContact: owner?.contact ?? "" };
 }
 
 /** Every machine standing here. */

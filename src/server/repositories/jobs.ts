@@ -1,4 +1,4 @@
-import { eq } from "drizzle-orm";
+import { eq, sql } from "drizzle-orm";
 import type { Executor } from "@/server/db/executor";
 import { jobs, owners } from "@/server/db/schema";
 
@@ -25,6 +25,14 @@ export async function createOwner(on: Executor, name: string, contact: string): 
   const id = rows[0]?.id;
   if (id === undefined) throw new Error("the database gave the new owner no number");
   return id;
+}
+
+/** Name and contact are gone; the row stays, as jobs name it. */
+export async function redactOwner(on: Executor, id: number): Promise<void> {
+  await on
+    .update(owners)
+    .set({ name: "", contact: "", version: sql`${owners.version} + 1` })
+    .where(eq(owners.id, id));
 }
 
 export async function ownersById(

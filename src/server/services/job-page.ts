@@ -1,9 +1,9 @@
 import type { Shop } from "@/core/shop/shop";
-import { type JobWithOwner, jobView } from "@/server/queries/jobs";
+import { type JobWithContact, jobView } from "@/server/queries/jobs";
 import { shopGround } from "./ground";
 import { shopProps } from "./shop-props";
 
-export interface JobPage extends JobWithOwner {
+export interface JobPage extends JobWithContact {
   readonly shop: Shop;
 }
 

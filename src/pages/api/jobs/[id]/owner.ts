@@ -1,0 +1,13 @@
+import * as yup from "yup";
+import { strictObject } from "@/core/validate";
+import { jobParams } from "@/server/http/answers";
+import { defineEndpoint } from "@/server/http/endpoint";
+import { forgetOwner } from "@/server/services/forget-owner";
+import { shopGround } from "@/server/services/ground";
+
+/** Forgets who owns the machine: name and contact are no longer kept, the job is. */
+export const DELETE = defineEndpoint({
+  params: jobParams,
+  response: strictObject({ jobId: yup.number().integer().required() }),
+  handle: async ({ params }) => forgetOwner(Number(params.id), await shopGround()),
+});
