@@ -35,7 +35,9 @@ export function jobOf(family: string, lines: readonly Line[] = [], change: Parti
 export function posted(view: JobView): Record<string, unknown>[] {
   const bodies: Record<string, unknown>[] = [];
   $job.set(view);
-  vi.stubGlobal("fetch", async (_: string, init?: RequestInit) => {
+  vi.stubGlobal("fetch", async (path: string, init?: RequestInit) => {
+    if (path.startsWith("/api/jobs?find")) return Response.json({ jobs: [] });
+    if (path === "/api/timers") return Response.json({ timers: [] });
     if (init?.body !== undefined) bodies.push(JSON.parse(String(init.body)));
     return Response.json(view);
   });
