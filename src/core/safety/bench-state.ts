@@ -97,7 +97,7 @@ function uncharged(state: BenchState): BenchState {
   return { ...state, provenDead: undefined, stored: [], plugEvidence: undefined };
 }
 
-/** The machine may have moved under power: what was held then must be looked at again. */
+/** It moved under power, or may have: what was held then must be looked at again. */
 function moved(state: BenchState): BenchState {
   return { ...state, held: state.held.filter(({ is }) => is !== "held") };
 }
@@ -158,7 +158,7 @@ export function applyBenchEvent(
     case "plugged-in":
       return ok({ ...moved(uncharged(state)), plug: "plugged-in" });
     case "not-known":
-      return ok({ ...uncharged(state), ...doubted(state) });
+      return ok({ ...moved(uncharged(state)), ...doubted(state) });
     case "unplugged":
       return machine.connection === "fixed"
         ? refuse(

@@ -212,8 +212,11 @@ function standing(entries: readonly Entry[]): Entry[] {
 
 type Bench = Extract<Entry, { kind: "bench-state" }>;
 
-/** Bench lines since power last came, may have come, or was doubted; none of it is taken from the reducer. */
-function sincePower(entries: readonly Entry[]): Bench[] {
+/**
+ * Bench lines since power last came, may have come, or was doubted; none of it is taken from the reducer.
+ * A battery put in brings power, and says nothing of where the plug is; a plug put in says nothing of the battery.
+ */
+function sincePower(entries: readonly Entry[], source: "any" | "line" | "battery"): Bench[] {
   const stands = new Set(standing(entries).map(({ seq }) => seq));
   const isBench = (seq: number): boolean => entries.find((one) => one.seq === seq)?.kind === "bench-state";
   const doubts = entries.filter((entry) => {
@@ -221,9 +224,9 @@ function sincePower(entries: readonly Entry[]): Bench[] {
     if (entry.kind !== "bench-state" || !stands.has(entry.seq)) return false;
     const { payload } = entry;
     return (
-      payload.event === "plugged-in" ||
       payload.event === "not-known" ||
-      (payload.event === "battery" && payload.is === "in")
+      (source !== "battery" && payload.event === "plugged-in") ||
+      (source !== "line" && payload.event === "battery" && payload.is === "in")
     );
   });
   const from = doubts.at(-1)?.seq ?? 0;
@@ -236,17 +239,19 @@ function sincePower(entries: readonly Entry[]): Bench[] {
 function handsMayGoIn(entries: readonly Entry[], now: number): string[] {
   const missing: string[] = [];
   const takenIn = standing(entries).find(({ kind }) => kind === "taken-in")?.payload as TakenIn;
-  const bench = sincePower(entries);
+  const bench = sincePower(entries, "any");
   const events = bench.map(({ payload }) => payload);
   const isFixed = takenIn.connection === "fixed";
   const isBattery = takenIn.connection === "battery";
-  const out = events.filter(({ event }) => event === "unplugged" || event === "isolated").at(-1);
+  const line = sincePower(entries, "line").map(({ payload }) => payload);
+  const out = line.filter(({ event }) => event === "unplugged" || event === "isolated").at(-1);
   if (!isBattery && !out) missing.push("plug");
   if (isFixed && out?.event !== "isolated") missing.push("isolation");
   if (out?.event === "isolated" && Math.abs(out.volts) > 5) missing.push("proven dead");
   const hasBattery =
     isBattery || takenIn.protectionClass === "battery" || takenIn.hazards.some((id) => id === "battery");
-  const battery = events.filter((one) => one.event === "battery").at(-1);
+  const own = sincePower(entries, "battery").map(({ payload }) => payload);
+  const battery = own.filter((one) => one.event === "battery").at(-1);
   if (hasBattery && !(battery?.event === "battery" && battery.is === "out")) missing.push("battery");
   const stores = KNOWLEDGE.families.find(({ id }) => id === takenIn.family)?.stores ?? [];
   for (const id of stores) {
