@@ -1,10 +1,13 @@
 import { vi } from "vitest";
+import type { Schema } from "yup";
 import { createIsolator, type IsolateRequest, type Isolation } from "@/core/isolation/isolate";
 import type { TakenIn } from "@/core/job/entry";
+import { entryDraftSchema } from "@/core/job/entry.input";
 import { isolationRequest } from "@/core/job/isolation-request";
 import type { JobView } from "@/core/job/reduce";
 import { DEFAULT_SETTINGS } from "@/core/shop/settings";
 import type { Shop } from "@/core/shop/shop";
+import { parseWith } from "@/core/validate";
 import { $job } from "@/islands/state/job";
 import { CARDER, type Line, logOf, viewOf } from "../core/job/entries";
 import { KNOWLEDGE, LIMITS } from "../core/shop-ground";
@@ -38,7 +41,13 @@ export function posted(view: JobView): Record<string, unknown>[] {
   vi.stubGlobal("fetch", async (path: string, init?: RequestInit) => {
     if (path.startsWith("/api/jobs?find")) return Response.json({ jobs: [] });
     if (path === "/api/timers") return Response.json({ timers: [] });
-    if (init?.body !== undefined) bodies.push(JSON.parse(String(init.body)));
+    const body: unknown = init?.body === undefined ? undefined : JSON.parse(String(init.body));
+    // A screen that leaves a field out would be refused by the shop's computer: here it fails its test.
+    if (path.endsWith("/entries")) {
+      const fits = parseWith(entryDraftSchema as unknown as Schema, body);
+      if (!fits.ok) return Response.json({ issues: fits.issues }, { status: 422 });
+    }
+    if (body !== undefined) bodies.push(body as Record<string, unknown>);
     return Response.json(view);
   });
   return bodies;

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from "react";
+import { LATER_UNSAID } from "@/core/job/nothing-said";
 import type { JobView } from "@/core/job/reduce";
 import type { Stage } from "@/core/job/stages";
 import { Field } from "../fields/Field";
@@ -48,6 +49,7 @@ function postedBy(form: Form, draft: LedgerDraft, stage: Stage): Posted {
         kind: "follow-up",
         stage,
         payload: {
+          ...LATER_UNSAID,
           what: draft.what,
           onDay: draft.onDay === "" ? null : draft.onDay,
           condition: draft.condition,
