@@ -4,6 +4,7 @@ import type { ShopCounts } from "../isolation/shop-counts";
 import type { Access, Knowledge, Limits } from "../knowledge/types";
 import type { BenchState } from "../safety/bench-state";
 import type { Complaint } from "./entry";
+import { kindByName } from "./machine-kind";
 import { owedChecks } from "./next-step";
 import type { JobAnswer, JobView } from "./reduce";
 
@@ -89,9 +90,8 @@ function ownersReport(
 
 /** The machine as isolation takes it: its kind by its name, its stations as they were said. */
 function machineOf(job: JobView, ground: RequestGround): IsolateRequest["machine"] {
-  const name = job.takenIn?.machine.toLowerCase() ?? "";
   const family = job.takenIn?.family ?? "not-known";
-  const kind = ground.archetypes.find(({ label }) => name.includes(label.toLowerCase()));
+  const kind = kindByName(job.takenIn?.machine ?? "", ground.archetypes);
   const said = job.stations;
   return {
     family,

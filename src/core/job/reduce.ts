@@ -26,6 +26,7 @@ import type {
   ToolReading,
 } from "./entry";
 import { lastOf, latestBy, ofKind, type Placed, placed, struckSeqs } from "./log";
+import { kindByName } from "./machine-kind";
 import type { Stage } from "./stages";
 
 /** One line of the job's log as the ledger shows it. */
@@ -115,8 +116,7 @@ export function hazardFacts(
   { families, archetypes }: Pick<JobGround, "families" | "archetypes">,
   stations: readonly string[] | null = null,
 ): HazardFacts {
-  const name = takenIn?.machine.toLowerCase() ?? "";
-  const kind = archetypes.find(({ label }) => name.includes(label.toLowerCase()));
+  const kind = kindByName(takenIn?.machine ?? "", archetypes);
   const family = families.find(({ id }) => id === takenIn?.family);
   return {
     family: takenIn?.family ?? "not-known",

@@ -1,4 +1,5 @@
 import type { UseFormReturn } from "react-hook-form";
+import { kindByName } from "@/core/job/machine-kind";
 import { recallsFor } from "@/core/job/recall";
 import type { Shop } from "@/core/shop/shop";
 import { Choices } from "../fields/Choices";
@@ -19,9 +20,7 @@ const RECALL: readonly { readonly value: Form["recall"]; readonly label: string 
 
 /** What its kind brings by itself, and what was said at the door. */
 export function HazardPart({ form, shop }: DoorProps) {
-  const name = form.watch("machine").toLowerCase();
-  const kind = shop.archetypes.find(({ label }) => name !== "" && name.includes(label.toLowerCase()));
-  const known = kind?.hazards ?? [];
+  const known = kindByName(form.watch("machine"), shop.archetypes)?.hazards ?? [];
   return (
     <fieldset>
       <legend className="label-line">What else can hurt</legend>

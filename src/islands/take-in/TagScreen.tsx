@@ -11,12 +11,11 @@ interface TagProps {
 }
 
 /** A machine that leaves unsafe carries it where nobody can miss it. */
-function DoNotUse({ job }: Pick<TagProps, "job">) {
-  const said = job.questions.length > 0 ? "" : "Ask before anybody plugs it in.";
+function DoNotUse() {
   return (
     <div className="hatched mb-3 border-2 border-ink p-3" data-testid="do-not-use">
       <p className="bg-paper px-3 py-2 text-center font-bold text-[44px] leading-none">DO NOT USE</p>
-      <p className="bg-paper px-3 pb-2 text-center font-semibold">Do not plug in. {said}</p>
+      <p className="bg-paper px-3 pb-2 text-center font-semibold">Do not plug in. Ask the shop first.</p>
     </div>
   );
 }
@@ -37,7 +36,7 @@ export function TagScreen({ job, ownerName, shop, code }: TagProps) {
       </p>
       <article aria-label="Tag" className="w-[340px] border-2 border-ink p-4">
         <span className="mx-auto mb-2 block h-6 w-6 rounded-full border-2 border-ink" aria-hidden="true" />
-        {isUnsafe ? <DoNotUse job={job} /> : null}
+        {isUnsafe ? <DoNotUse /> : null}
         <h1 className="flex items-baseline justify-between font-bold">
           <span className="num text-[64px] leading-none">{job.jobId}</span>
           <span className="text-right text-lg">
