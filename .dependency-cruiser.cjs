@@ -87,7 +87,7 @@ module.exports = {
         "knowledge/",
         "tools/tool\\.ts$",
         "tools/finding\\.input\\.ts$",
-        "isolation/isolate\\.ts$",
+        "isolation/isolate\\.input\\.ts$",
         "isolation/shop-counts\\.ts$",
         "decision/",
         "motor/",

@@ -5,6 +5,10 @@ import tailwindcss from "@tailwindcss/vite";
 import type { AstroIntegration } from "astro";
 import { defineConfig } from "astro/config";
 import { build } from "esbuild";
+import { compiledOrThrow } from "./scripts/lib/compile-knowledge";
+
+// Whatever is built, checked or served stands on the pages as they are now.
+compiledOrThrow();
 
 /** The server's isolation thread, bundled beside the server: Vite bundles workers for the browser only. */
 const serverWorkers: AstroIntegration = {

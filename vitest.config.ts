@@ -1,5 +1,9 @@
 import { fileURLToPath } from "node:url";
 import { defineConfig } from "vitest/config";
+import { compiledOrThrow } from "./scripts/lib/compile-knowledge";
+
+// Tests always see the pages as they stand.
+compiledOrThrow();
 
 const alias = { "@": fileURLToPath(new URL("./src", import.meta.url)) };
 

@@ -36,7 +36,7 @@ timed("parse a capacitor marking", () => parseCapacitorMark("30 μF ±5% 450V~ 5
 timed("capacitor against its mark", () => capacitorAgainstMark.run(capacitorAgainstMark.example, ground));
 timed(`reduce a job of ${entries.length} lines`, () => reduceJob(103, entries, { ...knowledge, limits }));
 timed(`reduce a job of ${long.length} lines`, () => reduceJob(103, long, { ...knowledge, limits }));
-const isolate = createIsolator(knowledge, limits);
+const isolate = createIsolator(knowledge);
 const evidence = [
   ["owner-report", "hums-still"],
   ["turn-shaft", "free"],

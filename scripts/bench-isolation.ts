@@ -3,7 +3,7 @@
 // npm run bench:isolation -- [machines a family] [own] [reduced] [physics] [speed]
 import { spawn } from "node:child_process";
 import { writeFileSync } from "node:fs";
-import { resolveLimits } from "@/core/knowledge/resolve-limits";
+import { parametersOf } from "@/core/knowledge/parameters";
 import { shopKnowledge } from "@/server/services/knowledge";
 import { browserSpeed } from "./isolation/browser-speed";
 import type { FamilyReport } from "./isolation/family-report";
@@ -60,18 +60,16 @@ async function everyFamily(families: readonly string[]): Promise<FamilyReport[]>
 
 const knowledge = shopKnowledge();
 const { version } = knowledge;
-const resolved = resolveLimits(knowledge, {});
-if (!resolved.ok) throw new Error("the limits do not resolve");
-const limits = resolved.value;
+const parameters = parametersOf(knowledge.parameters);
 const families = knowledge.families.filter(({ stations }) => stations.length > 0).map(({ id }) => id);
 const own = await partOf("own", isAsked("own"), version, () => everyFamily(families));
 const reduced = await partOf("reduced", isAsked("reduced"), version, () =>
-  reducedReport(REDUCED_MODELS, limits),
+  reducedReport(REDUCED_MODELS, parameters),
 );
 const physics = await partOf("physics", isAsked("physics"), version, () =>
-  physicsReport(Math.max(20, Math.round(machines / 5)), knowledge, limits),
+  physicsReport(Math.max(20, Math.round(machines / 5)), knowledge),
 );
-const speed = await partOf("speed", isAsked("speed"), version, () => browserSpeed(knowledge, limits));
+const speed = await partOf("speed", isAsked("speed"), version, () => browserSpeed(knowledge));
 const when = (name: string, { knowledgeVersion, day }: Kept<unknown>): string =>
   `${name} on ${day} with knowledge \`${knowledgeVersion}\``;
 writeFileSync(

@@ -1,9 +1,10 @@
 // npm run dev: the development server, on a data folder of its own.
 import { spawn } from "node:child_process";
-import { ensureInstalled, ensureSnapshot } from "./lib/prepare.mjs";
+import { ensureInstalled, ensureKnowledge, ensureSnapshot } from "./lib/prepare.mjs";
 
 ensureInstalled();
 ensureSnapshot();
+ensureKnowledge();
 const env = {
   ...process.env,
   GOOD_SPINDLE_DATA: process.env.GOOD_SPINDLE_DATA ?? "data/dev",

@@ -48,6 +48,7 @@ ensureInstalled();
 mkdirSync(".cache", { recursive: true });
 ensureChromium();
 ensureSnapshot();
+check("the knowledge holds (pages, references, chances, proofs)", "tsx", ["scripts/compile-knowledge.ts"]);
 check("lint and format (Biome)", "biome", ["ci", "."]);
 check("who may import whom (dependency-cruiser)", "depcruise", [
   "src",

@@ -53,8 +53,8 @@ function page(id: string, title: string, topic: string): string {
   const limits = shopKnowledge().limits.filter(({ id: limit }) =>
     readFileSync(`src/core/tools/${topic}/${id}.ts`, "utf8").includes(`"${limit}"`),
   );
-  const row = ({ label, value, unit, source, provenance }: (typeof limits)[number]): string =>
-    `| ${label} | ${value} ${unit} | ${source} | ${provenance.basis} | ${provenance.reviewed ? "yes" : "no"} |`;
+  const row = ({ label, value, unit, provenance }: (typeof limits)[number]): string =>
+    `| ${label} | ${value} ${unit} | ${provenance.source} | ${provenance.basis} | ${provenance.reviewed ? "yes" : "no"} |`;
   return [
     `# ${title}`,
     "",

@@ -3,7 +3,7 @@
 import { mkdtempSync, readdirSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import type { Knowledge, Limits } from "@/core/knowledge/types";
+import type { Knowledge } from "@/core/knowledge/types";
 import { seededRandom } from "@/core/seeded-random";
 import { launchBrowser } from "../lib/browser";
 import { ensureBuilt, startServer } from "../lib/prepare.mjs";
@@ -43,7 +43,7 @@ function pathsFor(family: string, { moves }: Knowledge): Asked["evidence"][] {
 }
 
 /** Runs in the page: a fresh worker, spoken to as Comlink speaks, timed from message to answer. */
-async function timeInPage([worker, knowledge, limits, requests]: [string, unknown, unknown, unknown[]]) {
+async function timeInPage([worker, knowledge, requests]: [string, unknown, unknown[]]) {
   const thread = new Worker(worker, { type: "module" });
   let number = 0;
   const ask = (path: string, args: unknown[]): Promise<{ value: unknown }> =>
@@ -63,7 +63,7 @@ async function timeInPage([worker, knowledge, limits, requests]: [string, unknow
         argumentList: args.map((value) => ({ type: "RAW", value })),
       });
     });
-  await ask("prepare", [knowledge, limits]);
+  await ask("prepare", [knowledge]);
   const times: number[] = [];
   let hypotheses = 0;
   for (const request of requests) {
@@ -81,7 +81,7 @@ const at = (times: readonly number[], share: number): number =>
   [...times].sort((one, other) => one - other)[Math.floor(share * (times.length - 1))] ?? 0;
 
 /** Each family in a worker of its own, so that its table is built anew. */
-export async function browserSpeed(knowledge: Knowledge, limits: Limits): Promise<SpeedRow[]> {
+export async function browserSpeed(knowledge: Knowledge): Promise<SpeedRow[]> {
   ensureBuilt();
   const data = mkdtempSync(join(tmpdir(), "spindle-speed-"));
   const rows: SpeedRow[] = [];
@@ -102,9 +102,8 @@ export async function browserSpeed(knowledge: Knowledge, limits: Limits): Promis
       const { times, hypotheses } = await page.evaluate(timeInPage, [
         `/_astro/${file}`,
         knowledge,
-        limits,
         [...one, ...two],
-      ] as [string, unknown, unknown, unknown[]]);
+      ] as [string, unknown, unknown[]]);
       const [table = 0, ...quick] = times.slice(0, one.length);
       const refined = times.slice(one.length);
       rows.push({

@@ -1,6 +1,5 @@
 // One family's share of the first report, as JSON on standard output: tsx scripts/isolation/family-report.ts family machines
 
-import { resolveLimits } from "@/core/knowledge/resolve-limits";
 import { shopKnowledge } from "@/server/services/knowledge";
 import { type Bench, begin, benchFor, type Hidden, hide } from "./machine";
 import { type Moved, movedChances } from "./moved-chances";
@@ -97,10 +96,8 @@ function memory(): number {
 
 export function familyReport(family: string, machines: number): FamilyReport {
   const knowledge = shopKnowledge();
-  const limits = resolveLimits(knowledge, {});
-  if (!limits.ok) throw new Error("the limits do not resolve");
   const before = memory();
-  const bench = benchFor(family, knowledge, limits.value);
+  const bench = benchFor(family, knowledge);
   advice(bench, begin(bench, hide(bench, 1)), 1);
   const kilobytes = Math.round((memory() - before) / 1024);
   const hiddenFrom = (from: number, many: number): Hidden[] =>
@@ -113,7 +110,7 @@ export function familyReport(family: string, machines: number): FamilyReport {
   const own = runs(ours(1), test);
   const two = runs(ours(2), few);
   const moved = (how: Moved): number => {
-    const other = benchFor(family, movedChances(knowledge, how, 20_261), limits.value);
+    const other = benchFor(family, movedChances(knowledge, how, 20_261));
     return mean(runs(ours(1), test, other).map(({ cost }) => cost)) / mean(own.map(({ cost }) => cost)) - 1;
   };
   return {

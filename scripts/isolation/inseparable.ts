@@ -1,6 +1,6 @@
 // Faults of a family that no move tells apart: what src/knowledge/inseparable.json has to hold.
 
-import type { Knowledge, Limits } from "@/core/knowledge/types";
+import type { Knowledge } from "@/core/knowledge/types";
 import { type Bench, benchFor } from "./machine";
 
 export interface Alike {
@@ -32,11 +32,11 @@ function apart({ model }: Bench, one: number, other: number): number {
 }
 
 /** Pairs of faults with one repair that no move parts, in any family that has both. */
-export function inseparable(knowledge: Knowledge, limits: Limits): Alike[] {
+export function inseparable(knowledge: Knowledge): Alike[] {
   const found = new Map<string, Alike>();
   for (const { id: family, stations } of knowledge.families) {
     if (stations.length === 0) continue;
-    const bench = benchFor(family, knowledge, limits);
+    const bench = benchFor(family, knowledge);
     const { faults } = bench.model.hypotheses;
     faults.forEach((one, a) => {
       faults.slice(a + 1).forEach((other, after) => {

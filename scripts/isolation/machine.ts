@@ -7,7 +7,8 @@ import { buildHypotheses, faultsFor, type Hypothesis } from "@/core/isolation/hy
 import { movesFor, stationsOf } from "@/core/isolation/machine-model";
 import { buildOutcomeTable } from "@/core/isolation/outcome-table";
 import { type RepairGroups, repairGroups } from "@/core/isolation/repair-groups";
-import type { Access, Knowledge, Limits, Move, Repair } from "@/core/knowledge/types";
+import { type Parameters, parametersOf } from "@/core/knowledge/parameters";
+import type { Access, Knowledge, Move, Repair } from "@/core/knowledge/types";
 
 export const RATE = 2800;
 export const MINUTE = RATE / 60;
@@ -24,21 +25,22 @@ export interface Bench {
     readonly stations: Knowledge["stations"];
     readonly inseparable: Knowledge["inseparable"];
   };
-  readonly limits: Limits;
+  readonly parameters: Parameters;
 }
 
-export function benchFor(family: string, knowledge: Knowledge, limits: Limits): Bench {
+export function benchFor(family: string, knowledge: Knowledge): Bench {
+  const parameters = parametersOf(knowledge.parameters);
   const stations = stationsOf({ family }, knowledge);
   const faults = faultsFor(knowledge.faults, family, stations);
   const moves = movesFor(knowledge.moves, family, stations);
-  const table = buildOutcomeTable(faults, moves, knowledge, limits);
-  const model = modelFrom(buildHypotheses(faults, family, 2, limits), moves, table);
+  const table = buildOutcomeTable(faults, moves, knowledge, parameters);
+  const model = modelFrom(buildHypotheses(faults, family, 2, parameters), moves, table);
   return {
     family,
     model,
-    groups: repairGroups(model, [], knowledge.repairs, {}, MINUTE, limits),
+    groups: repairGroups(model, [], knowledge.repairs, {}, MINUTE, parameters),
     knowledge,
-    limits,
+    parameters,
   };
 }
 
@@ -147,15 +149,15 @@ export function begin(bench: Bench, hidden: Hidden): Search {
   );
 }
 
-export function priceOf({ knowledge, limits }: Bench, move: Move, standing: Standing): number {
-  const way = stateChangeMinutes(move, standing, knowledge.access, limits);
+export function priceOf({ knowledge, parameters }: Bench, move: Move, standing: Standing): number {
+  const way = stateChangeMinutes(move, standing, knowledge.access, parameters);
   return (move.minutes + way + move.hazardMinutes) * MINUTE;
 }
 
 export function make(bench: Bench, hidden: Hidden, search: Search, index: number): Search {
   const move = bench.model.moves[index];
   if (!move) throw new Error(`no move ${index}`);
-  const way = stateChangeMinutes(move, search.standing, bench.knowledge.access, bench.limits);
+  const way = stateChangeMinutes(move, search.standing, bench.knowledge.access, bench.parameters);
   return {
     ...tell(bench, hidden, search, index),
     standing: standingAfter(move, search.standing),

@@ -1,6 +1,6 @@
 // The knowledge with its chances moved at random: how much the advice loses when the chances it works on are not the true ones.
 
-import type { Knowledge } from "@/core/knowledge/types";
+import type { Chance, Knowledge } from "@/core/knowledge/types";
 import { type SeededRandom, seededRandom } from "@/core/seeded-random";
 
 export type Moved = "in-range" | "factor-of-two";
@@ -9,6 +9,18 @@ const factor = (random: SeededRandom): number => 2 ** (2 * random.next() - 1);
 
 /** Odds of chances that are held below one. */
 const capped = (p: number): number => Math.min(0.98, p);
+
+function withChances({ moves }: Knowledge, moved: (chance: Chance) => number): Knowledge["moves"] {
+  return moves.map((move) => ({
+    ...move,
+    cases: move.cases.map((one) => ({
+      ...one,
+      chances: Object.fromEntries(
+        Object.entries(one.chances).map(([id, chance]) => [id, { ...chance, p: moved(chance) }]),
+      ),
+    })),
+  }));
+}
 
 /**
  * `in-range`: every answer's chance anywhere between its low and its high. `factor-of-two`: every answer's chance, every
@@ -19,14 +31,11 @@ export function movedChances(knowledge: Knowledge, how: Moved, seed: number): Kn
   if (how === "in-range")
     return {
       ...knowledge,
-      outcomes: knowledge.outcomes.map((row) => ({
-        ...row,
-        p: row.low + random.next() * (row.high - row.low),
-      })),
+      moves: withChances(knowledge, ({ low, high }) => low + random.next() * (high - low)),
     };
   return {
     ...knowledge,
-    outcomes: knowledge.outcomes.map((row) => ({ ...row, p: capped(row.p * factor(random)) })),
+    moves: withChances(knowledge, ({ p }) => capped(p * factor(random))),
     faults: knowledge.faults.map((fault) => ({
       ...fault,
       odds: Object.fromEntries(

@@ -1,6 +1,6 @@
 // The second report: machines made by physics, which shares no chance with the knowledge that gives the advice.
 
-import type { Fault, Knowledge, Limits } from "@/core/knowledge/types";
+import type { Fault, Knowledge } from "@/core/knowledge/types";
 import { type SeededRandom, seededRandom } from "@/core/seeded-random";
 import { SIMULATED_FAMILIES, type SimulatedFamily } from "@/core/simulation/faulty-machine";
 import { canSimulate } from "@/core/simulation/hidden-faults";
@@ -100,9 +100,8 @@ export function physicsFamily(
   family: SimulatedFamily,
   machines: number,
   knowledge: Knowledge,
-  limits: Limits,
 ): PhysicsFamily {
-  const bench = benchFor(family, knowledge, limits);
+  const bench = benchFor(family, knowledge);
   const brought = Array.from({ length: machines }, (_, index) =>
     broughtMachine(bench, family, 11 + index * 7919),
   );
@@ -130,6 +129,6 @@ export function physicsFamily(
   };
 }
 
-export function physicsReport(machines: number, knowledge: Knowledge, limits: Limits): PhysicsFamily[] {
-  return SIMULATED_FAMILIES.map((family) => physicsFamily(family, machines, knowledge, limits));
+export function physicsReport(machines: number, knowledge: Knowledge): PhysicsFamily[] {
+  return SIMULATED_FAMILIES.map((family) => physicsFamily(family, machines, knowledge));
 }

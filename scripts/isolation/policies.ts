@@ -10,7 +10,6 @@ import {
   type Weights,
 } from "@/core/isolation/field";
 import { adviseMoves, type MoveAdvice } from "@/core/isolation/next-move";
-import { limitOf } from "@/core/knowledge/resolve-limits";
 import { type Bench, GIVE_UP, priceOf, RATE, type Search, trialsIn } from "./machine";
 
 /** The move to make, or nothing when the search stops. It hangs on what was heard, never on what is hidden. */
@@ -28,10 +27,10 @@ export function remembered(policy: Policy): Policy {
 }
 
 export function advice(bench: Bench, search: Search, lookAhead: 1 | 2): MoveAdvice {
-  const { model, knowledge, limits } = bench;
+  const { model, knowledge, parameters } = bench;
   const asked = new Set([...search.asked].map((index) => model.moves[index]?.id ?? ""));
   return adviseMoves(model, search.belief, asked, {
-    limits,
+    parameters,
     access: knowledge.access,
     repairs: knowledge.repairs,
     prices: {},
@@ -133,7 +132,7 @@ export const information: Policy = (bench, search) =>
 export const informationOurStop: Policy = (bench, search) => {
   const laid = laidOut(bench, search);
   const tryNow = trialCost(trialsOf(laid.field, laid.now), GIVE_UP);
-  const least = limitOf(bench.limits, "least-move-worth").value * tryNow;
+  const least = bench.parameters["least-move-worth"] * tryNow;
   const worth = open(bench, search).filter((index) => {
     const move = bench.model.moves[index];
     if (!move) return false;

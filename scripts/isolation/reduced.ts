@@ -6,7 +6,8 @@ import { modelFrom } from "@/core/isolation/belief";
 import { buildHypotheses } from "@/core/isolation/hypotheses";
 import type { OutcomeTable } from "@/core/isolation/outcome-table";
 import { repairGroups } from "@/core/isolation/repair-groups";
-import type { Access, Fault, Limits, Move, Provenance, Repair } from "@/core/knowledge/types";
+import type { Parameters } from "@/core/knowledge/parameters";
+import type { Access, Fault, Move, Provenance, Repair } from "@/core/knowledge/types";
 import { type SeededRandom, seededRandom } from "@/core/seeded-random";
 import { type Bench, GIVE_UP, MINUTE, priceOf, type Search, trialsIn } from "./machine";
 import { advice } from "./policies";
@@ -19,7 +20,7 @@ const MADE_UP: Provenance = {
   basis: "judgement",
   source: "made-up",
   place: "reduced model",
-  reviewed: false,
+  reviewed: null,
 };
 const FAMILY = "reduced";
 
@@ -67,9 +68,13 @@ function faultsFrom(random: SeededRandom): Fault[] {
     station: `station-${index}`,
     families: [FAMILY],
     odds: { [FAMILY]: between(random, 0.05, 1) },
+    does: [],
     leadsTo: [],
     provenBy: [],
     fix: { repair: `repair-${index}`, success: between(random, 0.8, 0.98) },
+    ladder: [],
+    hazard: undefined,
+    unproved: undefined,
     shows: 1,
     provenance: MADE_UP,
   }));
@@ -90,12 +95,21 @@ function movesFrom(random: SeededRandom, hasAccess: boolean): Move[] {
     stations: [],
     how: "",
     outcomes: Array.from({ length: ANSWERS }, (__, answer) => `${answer}`),
-    words: {},
+    answers: {},
+    pitfalls: [],
+    settledBy: [],
+    cases: [],
+    number: undefined,
     provenance: MADE_UP,
   }));
 }
 
-export function reducedBench(seed: number, hasAccess: boolean, limits: Limits, maxRoots: 1 | 2 = 2): Bench {
+export function reducedBench(
+  seed: number,
+  hasAccess: boolean,
+  parameters: Parameters,
+  maxRoots: 1 | 2 = 2,
+): Bench {
   const random = seededRandom(seed);
   const faults = faultsFrom(random);
   const moves = movesFrom(random, hasAccess);
@@ -111,15 +125,20 @@ export function reducedBench(seed: number, hasAccess: boolean, limits: Limits, m
     id,
     label: id,
     minutes: between(random, 4, 20),
+    names: [],
     provenance: MADE_UP,
   }));
-  const model = modelFrom(buildHypotheses(faults, FAMILY, maxRoots, limits), moves, tableFor(FAULTS, random));
+  const model = modelFrom(
+    buildHypotheses(faults, FAMILY, maxRoots, parameters),
+    moves,
+    tableFor(FAULTS, random),
+  );
   return {
     family: FAMILY,
     model,
-    groups: repairGroups(model, [], repairs, {}, MINUTE, limits),
+    groups: repairGroups(model, [], repairs, {}, MINUTE, parameters),
     knowledge: { access, repairs, stations: [], inseparable: [] },
-    limits,
+    parameters,
   };
 }
 
@@ -131,7 +150,7 @@ interface Branch {
 }
 
 /** What each answer of a move leads to. */
-function branches({ model, knowledge, limits }: Bench, search: Search, index: number): Branch[] {
+function branches({ model, knowledge, parameters }: Bench, search: Search, index: number): Branch[] {
   const move = model.moves[index];
   if (!move) return [];
   return move.outcomes.map((outcomeId, outcome) => {
@@ -147,7 +166,7 @@ function branches({ model, knowledge, limits }: Bench, search: Search, index: nu
         belief: next.map((one) => one / chance),
         asked: new Set([...search.asked, index]),
         standing: standingAfter(move, search.standing),
-        minutes: search.minutes + stateChangeMinutes(move, search.standing, knowledge.access, limits),
+        minutes: search.minutes + stateChangeMinutes(move, search.standing, knowledge.access, parameters),
       },
     };
   });
@@ -215,9 +234,9 @@ export interface ReducedReport {
 }
 
 /** Half the models with covers that cost minutes to open, half without. Losses are shares of the optimum. */
-export function reducedReport(models: number, limits: Limits): ReducedReport {
+export function reducedReport(models: number, parameters: Parameters): ReducedReport {
   const losses = Array.from({ length: models }, (_, index) => {
-    const bench = reducedBench(7 + index * 7919, index % 2 === 1, limits);
+    const bench = reducedBench(7 + index * 7919, index % 2 === 1, parameters);
     const best = optimum(bench);
     return { one: advised(bench, 1) / best - 1, two: advised(bench, 2) / best - 1 };
   });

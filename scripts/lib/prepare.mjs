@@ -7,6 +7,8 @@ import { join } from "node:path";
 
 const LOCK_STAMP = "node_modules/.installed-from";
 const BUILD_STAMP = "dist/.built-from";
+const KNOWLEDGE_STAMP = ".cache/knowledge-from";
+const KNOWLEDGE_FROM = ["src/knowledge/moves", "src/knowledge/faults", "src/knowledge/tables", "src/core"];
 const BUILT_FROM = ["src", "drizzle", "package-lock.json", "astro.config.ts", "tsconfig.json"];
 
 export function fail(message) {
@@ -56,8 +58,18 @@ export function ensureSnapshot() {
   run(process.execPath, ["scripts/make-snapshot.mjs"], { quiet: true });
 }
 
+/** Checks the knowledge's pages and compiles them, when they or what reads them changed. */
+export function ensureKnowledge() {
+  const wanted = hashOf(KNOWLEDGE_FROM);
+  if (existsSync("src/knowledge/compiled.json") && stampIs(KNOWLEDGE_STAMP, wanted)) return;
+  mkdirSync(".cache", { recursive: true });
+  run("npx", ["--no-install", "tsx", "scripts/compile-knowledge.ts"], { quiet: true });
+  writeFileSync(KNOWLEDGE_STAMP, wanted);
+}
+
 /** Builds when a source changed since the last build. Returns whether it did. */
 export function ensureBuilt() {
+  ensureKnowledge();
   const wanted = hashOf(BUILT_FROM);
   if (stampIs(BUILD_STAMP, wanted)) return false;
   console.log("Building (half a minute, when the sources changed) …");

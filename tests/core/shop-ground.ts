@@ -1,3 +1,4 @@
+import { parametersOf } from "@/core/knowledge/parameters";
 import { resolveLimits } from "@/core/knowledge/resolve-limits";
 import { shopKnowledge } from "@/server/services/knowledge";
 
@@ -6,6 +7,8 @@ export const KNOWLEDGE = shopKnowledge();
 const resolved = resolveLimits(KNOWLEDGE, {});
 if (!resolved.ok) throw new Error("the shipped limits do not resolve");
 export const LIMITS = resolved.value;
+/** The engine's tuning as it ships. */
+export const PARAMETERS = parametersOf(KNOWLEDGE.parameters);
 export const GROUND = { limits: LIMITS, knowledgeVersion: KNOWLEDGE.version };
 
 /** Property tests run this often in `npm test`, and 2,000 times in `npm run bench`. */

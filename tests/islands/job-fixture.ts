@@ -1,6 +1,7 @@
 import { vi } from "vitest";
 import type { Schema } from "yup";
-import { createIsolator, type IsolateRequest, type Isolation } from "@/core/isolation/isolate";
+import { createIsolator, type Isolation } from "@/core/isolation/isolate";
+import type { IsolateRequest } from "@/core/isolation/isolate.input";
 import type { TakenIn } from "@/core/job/entry";
 import { entryDraftSchema } from "@/core/job/entry.input";
 import { isolationRequest } from "@/core/job/isolation-request";
@@ -10,12 +11,13 @@ import type { Shop } from "@/core/shop/shop";
 import { parseWith } from "@/core/validate";
 import { $job } from "@/islands/state/job";
 import { CARDER, type Line, logOf, viewOf } from "../core/job/entries";
-import { KNOWLEDGE, LIMITS } from "../core/shop-ground";
+import { KNOWLEDGE, LIMITS, PARAMETERS } from "../core/shop-ground";
 
 /** What a page would hand its island. */
 export const SHOP: Shop = {
   settings: DEFAULT_SETTINGS,
   limits: LIMITS,
+  parameters: PARAMETERS,
   knowledgeVersion: KNOWLEDGE.version,
   families: KNOWLEDGE.families,
   signs: KNOWLEDGE.signs,
@@ -68,14 +70,14 @@ export const answer = (moveId: string, outcomeId: string): Line => [
   { moveId, outcomeId, circumstance: "cold", taken: "now" },
 ];
 
-const isolate = createIsolator(KNOWLEDGE, LIMITS);
+const isolate = createIsolator(KNOWLEDGE);
 
 /** The same isolation as the page's worker would answer. */
 export function isolationOf(job: JobView, options: IsolateRequest["options"] = undefined): Isolation {
   const request = isolationRequest(
     job,
     { bench: job.bench, isMadeSafe: false },
-    { ...KNOWLEDGE, limits: LIMITS, settings: DEFAULT_SETTINGS, counts: undefined },
+    { ...KNOWLEDGE, parameters: PARAMETERS, settings: DEFAULT_SETTINGS, counts: undefined },
   );
   const found = isolate(options ? { ...request, options } : request);
   if (!found.ok) throw new Error(found.issues[0]?.message);

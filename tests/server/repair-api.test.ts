@@ -41,7 +41,7 @@ describe("fit it now on Isolate and the same route on Decide", () => {
       const body = isolationRequest(
         view,
         { bench: view.bench, isMadeSafe: false },
-        { ...ground.knowledge, limits: ground.limits, settings, counts: undefined },
+        { ...ground.knowledge, parameters: ground.parameters, settings, counts: undefined },
       );
       const { status, body: isolation } = await call<Isolation>(isolate, { body });
       expect(decided.ok, view.takenIn?.machine).toBe(status === 200);

@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
-import type { IsolateRequest, Isolation } from "@/core/isolation/isolate";
+import type { Isolation } from "@/core/isolation/isolate";
+import type { IsolateRequest } from "@/core/isolation/isolate.input";
 import { isolate } from "../core/isolation/model";
 import { KNOWLEDGE } from "../core/shop-ground";
 

@@ -1,5 +1,5 @@
-import { limitOf } from "../knowledge/resolve-limits";
-import type { Access, Limits, Move } from "../knowledge/types";
+import type { Parameters } from "../knowledge/parameters";
+import type { Access, Move } from "../knowledge/types";
 
 /** How the machine stands, as far as the way to a move depends on it. */
 export interface Standing {
@@ -13,15 +13,15 @@ export function stateChangeMinutes(
   move: Move,
   standing: Standing,
   access: readonly Access[],
-  limits: Limits,
+  parameters: Parameters,
 ): number {
   const isLive = move.tier > 1;
-  const unplugging = limitOf(limits, "unplugging-minutes").value;
+  const unplugging = parameters["unplugging-minutes"];
   const opening =
     move.access === undefined || standing.opened.includes(move.access)
       ? 0
       : (access.find(({ id }) => id === move.access)?.minutes ?? 0);
-  if (isLive) return opening + (standing.isDead ? limitOf(limits, "plugging-minutes").value : 0);
+  if (isLive) return opening + (standing.isDead ? parameters["plugging-minutes"] : 0);
   if (move.needs === "none") return opening;
   const isReady = standing.isDead && (move.needs === "plug-out" || standing.isDrained);
   return opening + (isReady ? 0 : unplugging);

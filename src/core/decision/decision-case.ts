@@ -1,6 +1,6 @@
 import { priceOfMinute } from "../cost/price-of-time";
-import { limitOf } from "../knowledge/resolve-limits";
-import type { Knowledge, Limits } from "../knowledge/types";
+import type { Parameters } from "../knowledge/parameters";
+import type { Knowledge } from "../knowledge/types";
 import type { DecisionCase, DecisionTrial } from "./routes";
 
 type Tables = Pick<Knowledge, "repairs" | "faults" | "stations">;
@@ -8,8 +8,8 @@ type Tables = Pick<Knowledge, "repairs" | "faults" | "stations">;
 const MOTOR = "fit-motor";
 
 /** Price of another machine as somebody said it, or the shop's default. Minor units. */
-export function machinePrice(prices: Readonly<Record<string, number>>, limits: Limits): number {
-  return prices["machine"] ?? limitOf(limits, "machine-price-default").value;
+export function machinePrice(prices: Readonly<Record<string, number>>, parameters: Parameters): number {
+  return prices["machine"] ?? parameters["machine-price-default"];
 }
 
 /** Repairs that only ever cure what is part of the motor: another motor makes them needless. */
@@ -33,7 +33,7 @@ export function decisionCase(
   trials: readonly DecisionTrial[],
   prices: Readonly<Record<string, number>>,
   tables: Tables,
-  limits: Limits,
+  parameters: Parameters,
 ): DecisionCase {
   const repairOf: DecisionCase["repairOf"] = (id) => {
     const repair = tables.repairs.find((one) => one.id === id);
@@ -44,8 +44,8 @@ export function decisionCase(
   );
   return {
     trials,
-    machineMinor: machinePrice(prices, limits),
-    minuteMinor: priceOfMinute(undefined, limits),
+    machineMinor: machinePrice(prices, parameters),
+    minuteMinor: priceOfMinute(undefined, parameters),
     motor: { ...repairOf(MOTOR), success },
     inMotor: repairsInMotor(tables),
     repairOf,

@@ -1,5 +1,4 @@
-import { limitOf } from "../knowledge/resolve-limits";
-import type { Limits } from "../knowledge/types";
+import type { Parameters } from "../knowledge/parameters";
 import { seededRandom } from "../seeded-random";
 import { likelihood, likelihoods, type Model, stateWith } from "./belief";
 import type { Answer, Intervention } from "./evidence";
@@ -86,13 +85,13 @@ function bestSets({ model, belief }: Told, many: number): Hypothesis[] {
 }
 
 /** Whether none of the best sets explains the answers as well as it should: then more roots are worth looking at. */
-export function isBadlyExplained(told: Told, limits: Limits): boolean {
-  const least = limitOf(limits, "third-root-fit").value;
+export function isBadlyExplained(told: Told, parameters: Parameters): boolean {
+  const least = parameters["third-root-fit"];
   return told.answers.length > 1 && bestSets(told, BEST_FEW).every((set) => fitOf(told, set) < least);
 }
 
 /** The pair of answers that the sets of faults agree least on, when even the best of them hardly gives both. */
-function impossiblePair({ model, answers, interventions }: Told, limits: Limits): Impossible | null {
+function impossiblePair({ model, answers, interventions }: Told, parameters: Parameters): Impossible | null {
   const each = asWords(answers).map((answer) => likelihoods(model, [answer], interventions));
   const most = each.map((list) => list.reduce((best, one) => Math.max(best, one), 0));
   let found: (Impossible & { readonly share: number }) | null = null;
@@ -108,7 +107,7 @@ function impossiblePair({ model, answers, interventions }: Told, limits: Limits)
       if (found === null || share < found.share)
         found = { seqs: [one.seq, other.seq], chance, apart, sets: model.states.length, share };
     }
-  if (found === null || found.share >= limitOf(limits, "impossible-share").value) return null;
+  if (found === null || found.share >= parameters["impossible-share"]) return null;
   const { share: _, ...pair } = found;
   return pair;
 }
@@ -117,13 +116,13 @@ function impossiblePair({ model, answers, interventions }: Told, limits: Limits)
  * Whether the answers contradict each other: their chance under the best set lies below a share of its median over
  * seeded samples of the same moves under that set. The doubted answers are those whose removal raises it most.
  */
-export function findConflict(told: Told, limits: Limits): Conflict | undefined {
+export function findConflict(told: Told, parameters: Parameters): Conflict | undefined {
   const { model, answers, interventions } = told;
   if (answers.length < 2) return undefined;
   const [best] = bestSets(told, 1);
   if (!best) return undefined;
   const share = fitOf(told, best);
-  if (share >= limitOf(limits, "conflict-share").value) return undefined;
+  if (share >= parameters["conflict-share"]) return undefined;
   const words = asWords(answers);
   const explains = (list: readonly Answer[]): number => likelihood(model, best, list, interventions);
   const own = explains(words);
@@ -135,6 +134,6 @@ export function findConflict(told: Told, limits: Limits): Conflict | undefined {
   return {
     share,
     doubted: inOrder.slice(0, 2).map(({ seq }) => seq),
-    impossible: impossiblePair(told, limits),
+    impossible: impossiblePair(told, parameters),
   };
 }

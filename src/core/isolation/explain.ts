@@ -1,5 +1,5 @@
-import { limitOf } from "../knowledge/resolve-limits";
-import type { Fault, Inseparable, Limits, Station } from "../knowledge/types";
+import type { Parameters } from "../knowledge/parameters";
+import type { Fault, Inseparable, Station } from "../knowledge/types";
 import { likelihoods, type Model } from "./belief";
 import type { Answer, Intervention } from "./evidence";
 
@@ -200,10 +200,10 @@ export function stationShares(
   belief: Float64Array,
   stations: readonly Station[],
   spoken: readonly Spoken[],
-  limits: Limits,
+  parameters: Parameters,
 ): StationShare[] {
   const { byRoot, many } = singles(model, belief);
-  const unlikely = limitOf(limits, "unlikely-chance").value;
+  const unlikely = parameters["unlikely-chance"];
   const answers = weighed(model, spoken);
   const shares = [...stations]
     .sort((one, other) => one.order - other.order)

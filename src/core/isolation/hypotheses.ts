@@ -1,5 +1,5 @@
-import { limitOf } from "../knowledge/resolve-limits";
-import type { Fault, Limits } from "../knowledge/types";
+import type { Parameters } from "../knowledge/parameters";
+import type { Fault } from "../knowledge/types";
 
 /** A set of roots and the consequences they brought about. Faults are indices into the model's list. */
 export interface Hypothesis {
@@ -92,12 +92,12 @@ export function buildHypotheses(
   faults: readonly Fault[],
   family: string,
   maxRoots: 1 | 2,
-  limits: Limits,
+  parameters: Parameters,
 ): Hypotheses {
   const indexOf = new Map(faults.map(({ id }, index) => [id, index]));
   const odds = faults.map((fault) => fault.odds[family] ?? 0);
   const total = odds.reduce((sum, one) => sum + one, 0);
-  const rate = limitOf(limits, "second-root-rate").value;
+  const rate = parameters["second-root-rate"];
   const rootSets: { roots: number[]; weight: number }[] = odds.flatMap((one, index) =>
     one > 0 ? [{ roots: [index], weight: one / total }] : [],
   );
@@ -128,12 +128,12 @@ export function buildHypotheses(
 export function buildKinds(
   faults: readonly Fault[],
   kinds: readonly { readonly family: string; readonly share: number; readonly faults: readonly Fault[] }[],
-  limits: Limits,
+  parameters: Parameters,
 ): Hypotheses {
   const indexOf = new Map(faults.map(({ id }, index) => [id, index]));
   const whole = kinds.reduce((sum, { share }) => sum + share, 0);
   const all = kinds.flatMap(({ family, share, faults: own }, at): Hypothesis[] => {
-    const within = buildHypotheses(own, family, 1, limits).all;
+    const within = buildHypotheses(own, family, 1, parameters).all;
     const numbered = (list: readonly number[]): number[] =>
       list.map((index) => indexOf.get(own[index]?.id ?? "") ?? -1).sort((a, b) => a - b);
     return within.map(({ roots, faults: present, prior }) => ({
@@ -157,12 +157,12 @@ export function withThreeRoots(
   { faults, all }: Hypotheses,
   family: string,
   belief: Float64Array,
-  limits: Limits,
+  parameters: Parameters,
 ): Hypotheses {
   const indexOf = new Map(faults.map(({ id }, index) => [id, index]));
   const odds = faults.map((fault) => fault.odds[family] ?? 0);
   const total = odds.reduce((sum, one) => sum + one, 0);
-  const rate = limitOf(limits, "second-root-rate").value;
+  const rate = parameters["second-root-rate"];
   const held = new Float64Array(faults.length);
   all.forEach(({ roots }, index) => {
     for (const root of roots) held[root] = (held[root] ?? 0) + (belief[index] ?? 0);

@@ -97,3 +97,5 @@ export const isolateInput = strictObject({
     .optional()
     .default(undefined),
 }).required();
+
+export type IsolateRequest = yup.InferType<typeof isolateInput>;

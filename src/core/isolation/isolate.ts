@@ -1,14 +1,14 @@
-import type { InferType } from "yup";
-import { limitOf } from "../knowledge/resolve-limits";
-import type { Limits, Move } from "../knowledge/types";
+import { type Parameters, parametersOf } from "../knowledge/parameters";
+import type { Move } from "../knowledge/types";
 import { fail, issue, ok, type Result } from "../result";
+import { withoutAliases } from "./aliases";
 import { type Model, modelFrom, posterior } from "./belief";
 import { type Conflict, findConflict, isBadlyExplained } from "./conflict";
 import { type Answer, checkEvidence, type Intervention } from "./evidence";
 import { eachAnswer, type StationShare, type Suspect, stationShares, suspects } from "./explain";
 import { historyOf, type Standpoint } from "./history";
 import { withThreeRoots } from "./hypotheses";
-import type { isolateInput } from "./isolate.input";
+import type { IsolateRequest } from "./isolate.input";
 import {
   type IsolationKnowledge,
   keptModels,
@@ -19,8 +19,6 @@ import {
   whyNoMove,
 } from "./machine-model";
 import { adviseMoves, type MoveAdvice, type RatedMove, type RatedTrial } from "./next-move";
-
-export type IsolateRequest = InferType<typeof isolateInput>;
 
 export interface Isolation {
   readonly suspects: readonly Suspect[];
@@ -89,15 +87,19 @@ interface Judged extends Prepared {
   readonly maxRoots: 1 | 2 | 3;
 }
 
-function judge(prepared: Prepared, request: IsolateRequest, limits: Limits): Judged | undefined {
+function judge(prepared: Prepared, request: IsolateRequest, parameters: Parameters): Judged | undefined {
   const { model, answers, interventions } = prepared;
   const belief = posterior(model, answers, interventions);
   if (!belief) return undefined;
   const asked = request.options?.maxRoots ?? 2;
   const two: Judged = { ...prepared, belief, maxRoots: asked === 1 ? 1 : 2 };
   const { family } = request.machine;
-  if (asked < 3 || family === NOT_KNOWN || !isBadlyExplained(two, limits)) return two;
-  const wider = modelFrom(withThreeRoots(model.hypotheses, family, belief, limits), model.moves, model.table);
+  if (asked < 3 || family === NOT_KNOWN || !isBadlyExplained(two, parameters)) return two;
+  const wider = modelFrom(
+    withThreeRoots(model.hypotheses, family, belief, parameters),
+    model.moves,
+    model.table,
+  );
   const widerBelief = posterior(wider, answers, interventions);
   return widerBelief ? { ...two, model: wider, belief: widerBelief, maxRoots: 3 } : two;
 }
@@ -106,7 +108,7 @@ function adviceFor(
   { model, belief, answers, interventions }: Judged,
   request: IsolateRequest,
   knowledge: IsolationKnowledge,
-  limits: Limits,
+  parameters: Parameters,
 ): MoveAdvice {
   const { bench, costs } = request;
   const isDead = bench?.plug === "unplugged" || bench?.plug === "isolated";
@@ -121,7 +123,7 @@ function adviceFor(
     ...model.moves.filter(isSettled).map(({ id }) => id),
   ]);
   return adviseMoves(model, belief, asked, {
-    limits,
+    parameters,
     access: knowledge.access,
     repairs: knowledge.repairs,
     prices: Object.fromEntries(
@@ -130,7 +132,7 @@ function adviceFor(
     standing: { isDead, isDrained: isDead && bench?.drained === true, opened: bench?.opened ?? [] },
     circumstance: answers.at(-1)?.circumstance ?? "cold",
     rankingRatePerHourMinor: costs?.rankingRatePerHour?.minor,
-    giveUp: request.machine.value?.minor ?? limitOf(limits, "machine-price-default").value,
+    giveUp: request.machine.value?.minor ?? parameters["machine-price-default"],
     lookAhead: request.options?.lookAhead === 2 ? 2 : 1,
     liveBlocks: liveBlocks(request),
     interventions,
@@ -167,11 +169,11 @@ function isolateWith(
   request: IsolateRequest,
   models: Models,
   knowledge: IsolationKnowledge,
-  limits: Limits,
+  parameters: Parameters,
 ): Result<Isolation> {
   const prepared = prepare(request, models, knowledge);
   if (!prepared.ok) return prepared;
-  const judged = judge(prepared.value, request, limits);
+  const judged = judge(prepared.value, request, parameters);
   if (!judged)
     return fail(
       issue(
@@ -181,10 +183,10 @@ function isolateWith(
       ),
     );
   const { model, belief, answers, interventions } = judged;
-  const advice = adviceFor(judged, request, knowledge, limits);
+  const advice = adviceFor(judged, request, knowledge, parameters);
   const spoken = eachAnswer(model, answers, interventions);
   const named = suspects(model, belief, spoken, knowledge.inseparable);
-  const conflict = findConflict(judged, limits);
+  const conflict = findConflict(judged, parameters);
   const present = stationsOf(request.machine, knowledge);
   const isQuick = interventions.length === 0 || request.options?.lookAhead === 2;
   return ok({
@@ -194,7 +196,7 @@ function isolateWith(
       belief,
       knowledge.stations.filter(({ id }) => present.has(id)),
       spoken,
-      limits,
+      parameters,
     ),
     moves: advice.moves,
     trials: advice.trials,
@@ -216,8 +218,8 @@ function isolateWith(
 /** An isolator for one state of the knowledge; it keeps the model of each kind of machine it was asked about. */
 export function createIsolator(
   knowledge: IsolationKnowledge,
-  limits: Limits,
 ): (request: IsolateRequest) => Result<Isolation> {
-  const models = keptModels(knowledge, limits);
-  return (request) => isolateWith(request, models, knowledge, limits);
+  const parameters = parametersOf(knowledge.parameters);
+  const models = keptModels(knowledge, parameters);
+  return (request) => isolateWith(withoutAliases(request, knowledge.aliases), models, knowledge, parameters);
 }

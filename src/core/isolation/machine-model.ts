@@ -1,17 +1,27 @@
 import { kindSign } from "../knowledge/kind-sign";
-import type { Fault, Knowledge, Limits, Move } from "../knowledge/types";
+import type { Parameters } from "../knowledge/parameters";
+import type { Fault, Knowledge, Move } from "../knowledge/types";
 import { fail, issue, ok, type Result } from "../result";
 import { type Model, modelFrom } from "./belief";
 import { buildHypotheses, buildKinds, faultsFor } from "./hypotheses";
-import { buildOutcomeTable, type OutcomeKnowledge } from "./outcome-table";
+import { buildOutcomeTable } from "./outcome-table";
 import { type ShopCounts, withCounts } from "./shop-counts";
 
 /** The tables that isolation reads: what a worker is handed. */
-export type IsolationKnowledge = OutcomeKnowledge &
-  Pick<
-    Knowledge,
-    "families" | "archetypes" | "faults" | "repairs" | "stations" | "access" | "inseparable" | "version"
-  >;
+export type IsolationKnowledge = Pick<
+  Knowledge,
+  | "families"
+  | "archetypes"
+  | "faults"
+  | "moves"
+  | "repairs"
+  | "stations"
+  | "access"
+  | "inseparable"
+  | "parameters"
+  | "aliases"
+  | "version"
+>;
 
 /** A machine as far as its model depends on it. */
 export interface MachineKind {
@@ -98,7 +108,7 @@ function notCovered(family: string, knowledge: IsolationKnowledge): Result<Model
 }
 
 /** All kinds at once, one root each: no set of two is worth its number while not even the kind is settled. */
-function unknownKind(machine: MachineKind, knowledge: IsolationKnowledge, limits: Limits): Model {
+function unknownKind(machine: MachineKind, knowledge: IsolationKnowledge, parameters: Parameters): Model {
   const kinds = kindsOf(machine, knowledge).map(({ family, share }) => ({
     family,
     share,
@@ -107,37 +117,33 @@ function unknownKind(machine: MachineKind, knowledge: IsolationKnowledge, limits
   const faults = knowledge.faults.filter((fault) => kinds.some((kind) => kind.faults.includes(fault)));
   const moves = movesFor(knowledge.moves, NOT_KNOWN, stationsOf(machine, knowledge));
   const signs = kinds.map(({ family }) => ({ id: kindSign(family), shows: 1 }));
-  const effects = signs.map(({ id }) => ({
+  const asFaults = signs.map(({ id }) => ({
     id,
-    fault: id,
-    circumstance: "any" as const,
-    sets: {},
-    signs: [id],
-    provenance: { basis: "judgement" as const, source: "shop-practice", place: "families", reviewed: false },
+    does: [{ circumstance: "any" as const, sets: {}, signs: [id] }],
   }));
   const table = buildOutcomeTable(
     [...faults, ...signs],
     moves,
-    { ...knowledge, effects: [...knowledge.effects, ...effects] },
-    limits,
+    { faults: [...knowledge.faults, ...asFaults] },
+    parameters,
   );
-  return modelFrom(buildKinds(faults, kinds, limits), moves, table);
+  return modelFrom(buildKinds(faults, kinds, parameters), moves, table);
 }
 
 function modelOf(
   machine: MachineKind,
   maxRoots: 1 | 2,
   knowledge: IsolationKnowledge,
-  limits: Limits,
+  parameters: Parameters,
 ): Result<Model> {
   const { family } = machine;
-  if (family === NOT_KNOWN) return ok(unknownKind(machine, knowledge, limits));
+  if (family === NOT_KNOWN) return ok(unknownKind(machine, knowledge, parameters));
   const stations = stationsOf(machine, knowledge);
   const faults: Fault[] = faultsFor(knowledge.faults, family, stations);
   if (faults.length === 0) return notCovered(family, knowledge);
   const moves = movesFor(knowledge.moves, family, stations);
-  const hypotheses = buildHypotheses(faults, family, maxRoots, limits);
-  return ok(modelFrom(hypotheses, moves, buildOutcomeTable(faults, moves, knowledge, limits)));
+  const hypotheses = buildHypotheses(faults, family, maxRoots, parameters);
+  return ok(modelFrom(hypotheses, moves, buildOutcomeTable(faults, moves, knowledge, parameters)));
 }
 
 /** Builds the model of a machine, or finds the one that was built for the same before. */
@@ -145,15 +151,15 @@ export type Models = (machine: MachineKind, maxRoots: 1 | 2, counts: ShopCounts 
 
 const MOST_KEPT = 12;
 
-export function keptModels(knowledge: IsolationKnowledge, limits: Limits): Models {
+export function keptModels(knowledge: IsolationKnowledge, parameters: Parameters): Models {
   const kept = new Map<string, Result<Model>>();
   return (machine, maxRoots, counts) => {
     const { family, archetype, stations } = machine;
     const key = JSON.stringify([family, archetype, stations, maxRoots, counts]);
     const known = kept.get(key);
     if (known) return known;
-    const used = counts ? withCounts(knowledge, counts, limits) : knowledge;
-    const made = modelOf(machine, maxRoots, used, limits);
+    const used = counts ? withCounts(knowledge, counts, parameters) : knowledge;
+    const made = modelOf(machine, maxRoots, used, parameters);
     // Counts change with each closed job, and a model takes some ten megabytes: the oldest goes.
     const [oldest] = kept.keys();
     if (kept.size >= MOST_KEPT && oldest !== undefined) kept.delete(oldest);

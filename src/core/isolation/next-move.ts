@@ -1,8 +1,8 @@
 import { priceOfMinute } from "../cost/price-of-time";
 import { type Standing, standingAfter, stateChangeMinutes } from "../cost/state-change-cost";
 import { trialCost } from "../cost/trial-cost";
-import { limitOf } from "../knowledge/resolve-limits";
-import type { Access, Limits, Move, Repair } from "../knowledge/types";
+import type { Parameters } from "../knowledge/parameters";
+import type { Access, Move, Repair } from "../knowledge/types";
 import { type Model, presentFaults, stateWith } from "./belief";
 import type { Intervention } from "./evidence";
 import { after, answersOf, bitsNow, type Field, fieldOf, trialsOf, type Weights } from "./field";
@@ -58,7 +58,7 @@ export interface MoveAdvice {
 }
 
 export interface MoveGround {
-  readonly limits: Limits;
+  readonly parameters: Parameters;
   readonly access: readonly Access[];
   readonly repairs: readonly Repair[];
   readonly prices: PartPrices;
@@ -113,7 +113,7 @@ function rate(
 ): Rated | undefined {
   const move = model.moves[index];
   if (!move) return undefined;
-  const stateMinutes = stateChangeMinutes(move, standing, ground.access, ground.limits);
+  const stateMinutes = stateChangeMinutes(move, standing, ground.access, ground.parameters);
   const price = (move.minutes + stateMinutes + move.hazardMinutes) * minuteMinor;
   const { chance, tryAfter, bitsLeft } = answersOf(field, now, index, ground.giveUp);
   const total = price + tryAfter.reduce((sum, one) => sum + one, 0);
@@ -243,14 +243,14 @@ function ratedMove(
 
 function rankingOf(model: Model, belief: Float64Array, asked: ReadonlySet<string>, ground: MoveGround) {
   const { interventions, repairs, prices } = ground;
-  const minuteMinor = priceOfMinute(ground.rankingRatePerHourMinor, ground.limits);
+  const minuteMinor = priceOfMinute(ground.rankingRatePerHourMinor, ground.parameters);
   const states =
     interventions.length === 0
       ? model.states
       : Int32Array.from(model.hypotheses.all, (hypothesis) =>
           stateWith(model.table, presentFaults(model, hypothesis, interventions), hypothesis.kind),
         );
-  const groups = repairGroups(model, interventions, repairs, prices, minuteMinor, ground.limits);
+  const groups = repairGroups(model, interventions, repairs, prices, minuteMinor, ground.parameters);
   const laid = fieldOf(model, belief, states, groups, ground.circumstance);
   const { numberOf } = rootNames(model);
   const roots = laid.field.hypothesis.map((hypothesis) => numberOf[hypothesis] ?? 0);
@@ -303,7 +303,7 @@ export function adviseMoves(
   const { field, now, minuteMinor } = ranking;
   const trials = trialsOf(field, now);
   const tryNow = trialCost(trials, ground.giveUp);
-  const leastWorth = limitOf(ground.limits, "least-move-worth").value;
+  const leastWorth = ground.parameters["least-move-worth"];
   const open = model.moves
     .flatMap((move, index) => (asked.has(move.id) ? [] : (rate(ranking, now, index, ground.standing) ?? [])))
     .sort((one, other) => one.move.tier - other.move.tier || one.total - other.total);
@@ -327,7 +327,7 @@ export function adviseMoves(
         Number(other.isRefined) - Number(one.isRefined) ||
         one.rated.expectedTotal - other.rated.expectedTotal,
     ),
-    limitOf(ground.limits, "near-tie-share").value,
+    ground.parameters["near-tie-share"],
   );
   const first = inOrder[0];
   return {

@@ -1,22 +1,23 @@
-import { limitOf } from "../knowledge/resolve-limits";
-import type { Fault, Limits, Move, NumericRow, OutcomeRow, When } from "../knowledge/types";
+import { isCondition } from "../knowledge/conditions";
+import type { Parameters } from "../knowledge/parameters";
+import type { Fault, Move, MoveCase, NumberCase, When } from "../knowledge/types";
 import { type Circumstance, type MachineState, machineState, type PathKnowledge } from "./power-path";
-
-export interface OutcomeKnowledge extends PathKnowledge {
-  readonly moves: readonly Move[];
-  readonly outcomes: readonly OutcomeRow[];
-  readonly numeric: readonly NumericRow[];
-}
 
 interface Case<R> {
   readonly asked: Asked;
-  readonly rows: readonly R[];
+  readonly row: R;
 }
 
-/** What a case asks of a machine's state: that a column holds a value; a column below nought is always met. */
+/** What a case asks of a machine's state: that a column holds a value; a column below zero is always met. */
 interface Asked {
   readonly column: number;
   readonly value: number;
+}
+
+/** Whether a case holds in a machine's state. */
+export function meets(when: When, state: MachineState): boolean {
+  if ("otherwise" in when) return true;
+  return "sign" in when ? state.signs.has(when.sign) : state.conditions[when.condition] === when.is;
 }
 
 /**
@@ -36,10 +37,10 @@ function columnsFrom(rows: readonly { readonly when: When }[]): Columns {
     map.set(key, known);
     return known;
   };
-  const ask = ({ condition, is, sign, otherwise }: When): Asked => {
-    if (otherwise) return { column: -1, value: 0 };
-    if (sign !== undefined) return { column: numberIn(columns, `sign ${sign}`), value: 1 };
-    return { column: numberIn(columns, condition ?? ""), value: numberIn(values, is ?? "") };
+  const ask = (when: When): Asked => {
+    if ("otherwise" in when) return { column: -1, value: 0 };
+    if ("sign" in when) return { column: numberIn(columns, `sign ${when.sign}`), value: 1 };
+    return { column: numberIn(columns, when.condition), value: numberIn(values, when.is) };
   };
   for (const { when } of rows) ask(when);
   const read = [...columns.keys()].map((name) => ({
@@ -51,29 +52,13 @@ function columnsFrom(rows: readonly { readonly when: When }[]): Columns {
     encode: ({ conditions, signs }) => {
       const row = new Int16Array(read.length);
       read.forEach(({ name, isSign }, column) => {
-        row[column] = isSign ? Number(signs.has(name)) : (values.get(conditions[name] ?? "") ?? -1);
+        row[column] = isSign
+          ? Number(signs.has(name))
+          : (values.get(isCondition(name) ? conditions[name] : "") ?? -1);
       });
       return row;
     },
   };
-}
-
-/** Rows of one move gathered by case, in the order of the file. */
-function casesOf<R extends { readonly moveId: string; readonly when: When }>(
-  rows: readonly R[],
-  moveId: string,
-  ask: Columns["ask"],
-): Case<R>[] {
-  const cases = new Map<string, { asked: Asked; rows: R[] }>();
-  for (const row of rows) {
-    if (row.moveId !== moveId) continue;
-    const asked = ask(row.when);
-    const key = `${asked.column}:${asked.value}`;
-    const known = cases.get(key);
-    if (known) known.rows.push(row);
-    else cases.set(key, { asked, rows: [row] });
-  }
-  return [...cases.values()];
 }
 
 /** Number of the first case that a state meets, or none. */
@@ -99,7 +84,7 @@ const LEAST_WIDTH = 0.005;
 
 /** Chance that a log-normal quantity lies in the interval that a reading stands for. */
 export function chanceOfRatio(
-  row: Pick<NumericRow, "median" | "spread">,
+  row: Pick<NumberCase, "median" | "spread">,
   value: number,
   halfWidth: number,
 ): number {
@@ -135,20 +120,18 @@ export interface OutcomeTable {
 
 interface MoveCases {
   readonly move: Move;
-  readonly outcomes: readonly Case<OutcomeRow>[];
-  readonly numeric: readonly Case<NumericRow>[];
+  readonly outcomes: readonly Case<MoveCase>[];
+  readonly numeric: readonly Case<NumberCase>[];
 }
 
 /** Chances of a move's answers in each case, and in none of them at the end: every answer at least the leak, sum one. */
 function rowsByCase({ move, outcomes }: MoveCases, leak: number): Float64Array[] {
-  const rowOf = (rows: readonly OutcomeRow[]): Float64Array => {
-    const raw = move.outcomes.map((id) =>
-      Math.max(leak, rows.find(({ outcomeId }) => outcomeId === id)?.p ?? 0),
-    );
+  const rowOf = (chances: MoveCase["chances"]): Float64Array => {
+    const raw = move.outcomes.map((id) => Math.max(leak, chances[id]?.p ?? 0));
     const sum = raw.reduce((acc, one) => acc + one, 0);
     return Float64Array.from(raw, (one) => one / sum);
   };
-  return [...outcomes.map(({ rows }) => rowOf(rows)), rowOf([])];
+  return [...outcomes.map(({ row }) => rowOf(row.chances)), rowOf({})];
 }
 
 type CaseOf = (move: number, state: number, circumstance: Circumstance) => number;
@@ -199,15 +182,17 @@ function mixtures(
 export function buildOutcomeTable(
   faults: readonly Pick<Fault, "id" | "shows">[],
   moves: readonly Move[],
-  knowledge: OutcomeKnowledge,
-  limits: Limits,
+  knowledge: PathKnowledge,
+  parameters: Parameters,
 ): OutcomeTable {
-  const leak = limitOf(limits, "outcome-leak").value;
-  const columns = columnsFrom([...knowledge.outcomes, ...knowledge.numeric]);
+  const leak = parameters["outcome-leak"];
+  const columns = columnsFrom(moves.flatMap((move) => [...move.cases, ...(move.number?.cases ?? [])]));
+  const casesOf = <R extends { readonly when: When }>(rows: readonly R[]): Case<R>[] =>
+    rows.map((row) => ({ asked: columns.ask(row.when), row }));
   const cases: MoveCases[] = moves.map((move) => ({
     move,
-    outcomes: casesOf(knowledge.outcomes, move.id, columns.ask),
-    numeric: casesOf(knowledge.numeric, move.id, columns.ask),
+    outcomes: casesOf(move.cases),
+    numeric: casesOf(move.number?.cases ?? []),
   }));
   const numbers = new Map<string, number>();
   const sets: (readonly number[])[] = [];
@@ -257,7 +242,7 @@ export function buildOutcomeTable(
     ratioChance: (move, { value, halfWidth }, state, circumstance) => {
       const own = cases[move];
       if (!own || own.numeric.length === 0) return undefined;
-      const numeric = own.numeric[firstMet(own.numeric, compose(state, circumstance))]?.rows[0];
+      const numeric = own.numeric[firstMet(own.numeric, compose(state, circumstance))]?.row;
       return Math.max(leak * LEAST_WIDTH, numeric ? chanceOfRatio(numeric, value, halfWidth) : 0);
     },
     stateOf,

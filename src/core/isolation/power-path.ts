@@ -1,56 +1,51 @@
-import type { Condition, Effect } from "../knowledge/types";
+import {
+  type Derived,
+  LOCAL_CONDITIONS,
+  LOCAL_IDS,
+  type Local,
+  type LocalCondition,
+} from "../knowledge/conditions";
+import type { Effect, Fault } from "../knowledge/types";
 
 export type Circumstance = "cold" | "hot" | "loaded";
 
 /** What a set of faults makes of the machine: one value a condition, and the signs at the parts themselves. */
 export interface MachineState {
-  readonly conditions: Readonly<Record<string, string>>;
+  readonly conditions: Readonly<Local & Derived>;
   readonly signs: ReadonlySet<string>;
 }
 
 /** The part of the knowledge that composes faults into conditions. */
 export interface PathKnowledge {
-  readonly conditions: readonly Condition[];
-  readonly effects: readonly Effect[];
+  readonly faults: readonly Pick<Fault, "id" | "does">[];
 }
 
-type Local = Record<string, string>;
+/** Every station's own condition at its best. */
+const GOOD = Object.fromEntries(LOCAL_IDS.map((id) => [id, LOCAL_CONDITIONS[id][0]])) as Local;
 
-/** The knowledge laid out for composing: once a state of the knowledge. */
-interface Compiled {
-  /** Every station's own condition at its best. */
-  readonly good: Local;
-  readonly rank: ReadonlyMap<string, ReadonlyMap<string, number>>;
-  readonly effectsOf: ReadonlyMap<string, readonly Effect[]>;
-}
+const RANKS: ReadonlyMap<string, readonly string[]> = new Map(Object.entries(LOCAL_CONDITIONS));
 
-const compiled = new WeakMap<PathKnowledge, Compiled>();
+/** What each fault does, looked up once a state of the knowledge. */
+const laidOut = new WeakMap<PathKnowledge, ReadonlyMap<string, readonly Effect[]>>();
 
-function compile(knowledge: PathKnowledge): Compiled {
-  const known = compiled.get(knowledge);
+function effectsIn(knowledge: PathKnowledge): ReadonlyMap<string, readonly Effect[]> {
+  const known = laidOut.get(knowledge);
   if (known) return known;
-  const local = knowledge.conditions.filter(({ kind }) => kind === "local");
-  const effectsOf = new Map<string, Effect[]>();
-  for (const effect of knowledge.effects)
-    effectsOf.set(effect.fault, [...(effectsOf.get(effect.fault) ?? []), effect]);
-  const made: Compiled = {
-    good: Object.fromEntries(local.map(({ id, values }) => [id, values[0] ?? ""])),
-    rank: new Map(local.map(({ id, values }) => [id, new Map(values.map((value, rank) => [value, rank]))])),
-    effectsOf,
-  };
-  compiled.set(knowledge, made);
+  const made = new Map(knowledge.faults.map(({ id, does }) => [id, does]));
+  laidOut.set(knowledge, made);
   return made;
 }
 
 /** Two faults on one condition: the worse one counts. */
-function worsen(local: Local, { sets }: Effect, rank: Compiled["rank"]): void {
+function worsen(local: Record<string, string>, { sets }: Effect): void {
   for (const [id, value] of Object.entries(sets)) {
-    const ranks = rank.get(id);
-    if ((ranks?.get(value) ?? -1) > (ranks?.get(local[id] ?? "") ?? 0)) local[id] = value;
+    const ranks = RANKS.get(id) ?? [];
+    if (ranks.indexOf(value) > Math.max(0, ranks.indexOf(local[id] ?? ""))) local[id] = value;
   }
 }
 
-const isOpen = (local: Local, ...ids: readonly string[]): boolean => ids.some((id) => local[id] === "open");
+const isOpen = (local: Local, ...ids: readonly LocalCondition[]): boolean =>
+  ids.some((id) => local[id] === "open");
 
 /** Whether the mains reaches the machine's own controls: what clicks, trips and leaks depends on it. */
 function isFed(local: Local): boolean {
@@ -58,7 +53,7 @@ function isFed(local: Local): boolean {
 }
 
 /** The first open station leaves nothing for what lies behind it. */
-function supplyVoltage(local: Local): string {
+function supplyVoltage(local: Local): Derived["supply-voltage"] {
   const isDead =
     !isFed(local) ||
     local["control"] === "dead" ||
@@ -73,17 +68,20 @@ function supplyVoltage(local: Local): string {
 }
 
 /** What a hand feels at the shaft: gears and load count while they are coupled. */
-function shaftFeel(local: Local): string {
+function shaftFeel(local: Local): Derived["shaft"] {
   const driven = local["drive"] === "open" ? [] : [local["gear"], local["load"]];
   const felt = [local["bearing"], local["rub"] === "rubs" ? "stiff" : "free", ...driven];
-  return ["locked", "stiff"].find((one) => felt.includes(one)) ?? "free";
+  return (["locked", "stiff"] as const).find((one) => felt.includes(one)) ?? "free";
 }
 
 function isStartDead(local: Local): boolean {
   return local["start-path"] === "open" || local["start-winding"] === "open";
 }
 
-const WEAKENS: readonly (readonly [condition: string, value: string])[] = [
+/** A local condition at one of its values. */
+type Spoiled = { [C in LocalCondition]: readonly [condition: C, value: Local[C]] }[LocalCondition];
+
+const WEAKENS: readonly Spoiled[] = [
   ["wiring", "wrong"],
   ["start-path", "weak"],
   ["main-winding", "shorted"],
@@ -97,7 +95,7 @@ const WEAKENS: readonly (readonly [condition: string, value: string])[] = [
   ["rotor", "weak"],
 ];
 
-function startTorque(local: Local, volts: string): string {
+function startTorque(local: Local, volts: Derived["supply-voltage"]): Derived["start-torque"] {
   const isNone =
     volts === "none" ||
     local["motor-circuit"] === "open" ||
@@ -108,13 +106,22 @@ function startTorque(local: Local, volts: string): string {
   return volts === "low" || WEAKENS.some(([id, value]) => local[id] === value) ? "weak" : "full";
 }
 
-function turningOf(local: Local, volts: string, shaft: string, torque: string): string {
+function turningOf(
+  local: Local,
+  volts: Derived["supply-voltage"],
+  shaft: Derived["shaft"],
+  torque: Derived["start-torque"],
+): Derived["turning"] {
   if (volts === "none" || shaft === "locked" || torque === "none") return "still";
   if (torque === "weak" && shaft === "stiff") return "still";
   return torque === "weak" || shaft === "stiff" || local["start-drops-out"] === "no" ? "slow" : "runs";
 }
 
-function voiceOf(local: Local, volts: string, turning: string): string {
+function voiceOf(
+  local: Local,
+  volts: Derived["supply-voltage"],
+  turning: Derived["turning"],
+): Derived["voice"] {
   const isCircuitOpen =
     local["motor-circuit"] === "open" || (local["main-winding"] === "open" && isStartDead(local));
   if (volts === "none" || isCircuitOpen) return "silent";
@@ -122,7 +129,7 @@ function voiceOf(local: Local, volts: string, turning: string): string {
   return turning === "slow" ? "growl" : "normal";
 }
 
-const DRAWS_MORE: readonly (readonly [condition: string, value: string])[] = [
+const DRAWS_MORE: readonly Spoiled[] = [
   ["wiring", "wrong"],
   ["main-winding", "shorted"],
   ["armature", "shorted"],
@@ -133,7 +140,12 @@ const DRAWS_MORE: readonly (readonly [condition: string, value: string])[] = [
   ["run-boost", "weak"],
 ];
 
-function drawOf(local: Local, voice: string, turning: string, shaft: string): string {
+function drawOf(
+  local: Local,
+  voice: Derived["voice"],
+  turning: Derived["turning"],
+  shaft: Derived["shaft"],
+): Derived["draw"] {
   if (voice === "silent") return "none";
   if (local["brush-contact"] === "poor" && turning !== "still") return "low";
   const isHigh =
@@ -142,7 +154,7 @@ function drawOf(local: Local, voice: string, turning: string, shaft: string): st
 }
 
 /** Noise that only a turning machine makes; the worst is heard. */
-function runNoise(local: Local, turning: string): string {
+function runNoise(local: Local, turning: Derived["turning"]): Derived["run-noise"] {
   if (turning === "still") return "quiet";
   if (local["rub"] === "rubs") return "scrapes";
   if (local["bearing-noise"] === "rough") return "rough";
@@ -151,7 +163,13 @@ function runNoise(local: Local, turning: string): string {
 }
 
 /** Which device speaks: leakage wherever the mains reaches, shorts and stalls where the motor is fed. */
-function tripsOf(local: Local, volts: string, voice: string, turning: string, draw: string): string {
+function tripsOf(
+  local: Local,
+  volts: Derived["supply-voltage"],
+  voice: Derived["voice"],
+  turning: Derived["turning"],
+  draw: Derived["draw"],
+): Derived["trips"] {
   if (isFed(local) && local["leak-to-frame"] === "hard") return "residual";
   if (local["short"] === "hard" && isFed(local) && !isOpen(local, "switch-path", "interlock"))
     return "at-once";
@@ -160,7 +178,7 @@ function tripsOf(local: Local, volts: string, voice: string, turning: string, dr
   return draw === "high" && turning === "still" ? "seconds" : "no";
 }
 
-function outputOf(local: Local, turning: string): string {
+function outputOf(local: Local, turning: Derived["turning"]): Derived["output"] {
   if (turning === "still" || local["drive"] === "open") return "still";
   const isWeak =
     turning === "slow" ||
@@ -171,7 +189,7 @@ function outputOf(local: Local, turning: string): string {
 }
 
 /** What follows along the path from supply to load, once each station's own condition is known. */
-function derived(local: Local): Local {
+function derived(local: Local): Derived {
   const volts = supplyVoltage(local);
   const shaft = shaftFeel(local);
   const torque = startTorque(local, volts);
@@ -212,14 +230,14 @@ export function machineState(
   circumstance: Circumstance,
   knowledge: PathKnowledge,
 ): MachineState {
-  const { good, rank, effectsOf } = compile(knowledge);
-  const local = { ...good };
+  const effectsOf = effectsIn(knowledge);
+  const local = { ...GOOD };
   const signs = new Set<string>();
   for (const fault of faults)
     for (const effect of effectsOf.get(fault) ?? []) {
       if (effect.circumstance !== "any" && effect.circumstance !== circumstance) continue;
-      worsen(local, effect, rank);
+      worsen(local, effect);
       for (const sign of effect.signs) signs.add(sign);
     }
-  return { conditions: Object.assign(local, derived(local)), signs };
+  return { conditions: { ...local, ...derived(local) }, signs };
 }

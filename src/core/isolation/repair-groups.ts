@@ -1,5 +1,5 @@
-import { limitOf } from "../knowledge/resolve-limits";
-import type { Fault, Limits, Repair } from "../knowledge/types";
+import type { Parameters } from "../knowledge/parameters";
+import type { Fault, Repair } from "../knowledge/types";
 import { type Model, presentFaults } from "./belief";
 import type { Intervention } from "./evidence";
 
@@ -130,9 +130,9 @@ export function repairGroups(
   repairs: readonly Repair[],
   prices: PartPrices,
   minuteMinor: number,
-  limits: Limits,
+  parameters: Parameters,
 ): RepairGroups {
-  const trialRunMinutes = limitOf(limits, "trial-run-minutes").value;
+  const trialRunMinutes = parameters["trial-run-minutes"];
   if (interventions.length > 0)
     return priced(structureOf(model, interventions), repairs, prices, minuteMinor, trialRunMinutes);
   const kept = keptFor(model);

@@ -1,6 +1,8 @@
-import { limitOf } from "../knowledge/resolve-limits";
-import type { Fault, Limits, OutcomeRow, When } from "../knowledge/types";
-import { type Circumstance, type MachineState, machineState, type PathKnowledge } from "./power-path";
+import type { Parameters } from "../knowledge/parameters";
+import type { Fault, Move, MoveCase } from "../knowledge/types";
+import { whenText } from "../knowledge/when";
+import { meets } from "./outcome-table";
+import { type Circumstance, machineState, type PathKnowledge } from "./power-path";
 
 /** What the shop's own closed jobs have shown. */
 export interface ShopCounts {
@@ -8,7 +10,7 @@ export interface ShopCounts {
   readonly faults: readonly { readonly family: string; readonly fault: string; readonly count: number }[];
   readonly answers: readonly {
     readonly moveId: string;
-    /** The case that held, by `caseKey`. */
+    /** The case that held, as its page writes it. */
     readonly case: string;
     readonly outcomeId: string;
     readonly count: number;
@@ -31,16 +33,6 @@ export interface ClosedJob {
 
 const CURED_ONLY = 0.5;
 
-export function caseKey({ condition, is, sign, otherwise }: When): string {
-  if (otherwise) return "otherwise";
-  return sign === undefined ? `${condition}=${is}` : `sign ${sign}`;
-}
-
-function meets({ condition, is, sign, otherwise }: When, state: MachineState): boolean {
-  if (otherwise) return true;
-  return sign === undefined ? state.conditions[condition ?? ""] === is : state.signs.has(sign);
-}
-
 function bump(map: Map<string, number>, key: readonly string[], by: number): void {
   const name = JSON.stringify(key);
   map.set(name, (map.get(name) ?? 0) + by);
@@ -52,13 +44,14 @@ function bump(map: Map<string, number>, key: readonly string[], by: number): voi
  */
 export function countsOf(
   jobs: readonly ClosedJob[],
-  knowledge: PathKnowledge & { readonly outcomes: readonly OutcomeRow[] },
+  knowledge: PathKnowledge & { readonly moves: readonly Move[] },
 ): ShopCounts {
   const [families, faults, answers] = [
     new Map<string, number>(),
     new Map<string, number>(),
     new Map<string, number>(),
   ];
+  const moves = new Map(knowledge.moves.map((move) => [move.id, move]));
   for (const { family, roots, present, answers: given } of jobs) {
     if (roots.length === 0) continue;
     let worth = 0;
@@ -71,8 +64,8 @@ export function countsOf(
     if (!roots.every(({ isProven }) => isProven)) continue;
     for (const { moveId, outcomeId, circumstance } of given) {
       const state = machineState(present, circumstance, knowledge);
-      const row = knowledge.outcomes.find((one) => one.moveId === moveId && meets(one.when, state));
-      if (row) bump(answers, [moveId, caseKey(row.when), outcomeId], 1);
+      const held = moves.get(moveId)?.cases.find(({ when }) => meets(when, state));
+      if (held) bump(answers, [moveId, whenText(held.when), outcomeId], 1);
     }
   }
   const rows = (map: Map<string, number>): [string[], number][] =>
@@ -89,12 +82,28 @@ export function countsOf(
   };
 }
 
+/** A case with the shop's own answers added: the shipped chances are worth `strength` answers. */
+function countedCase(one: MoveCase, counted: ReadonlyMap<string, number>, strength: number): MoveCase {
+  const all = [...counted.values()].reduce((sum, count) => sum + count, 0);
+  return {
+    ...one,
+    chances: Object.fromEntries(
+      Object.entries(one.chances).map(([id, chance]) => [
+        id,
+        { ...chance, p: (chance.p * strength + (counted.get(id) ?? 0)) / (strength + all) },
+      ]),
+    ),
+  };
+}
+
 /** Knowledge as the shop's counts leave it: the shipped chances are worth a number of jobs, the counts are added to them. */
-export function withCounts<
-  K extends { readonly faults: readonly Fault[]; readonly outcomes: readonly OutcomeRow[] },
->(knowledge: K, counts: ShopCounts, limits: Limits): K {
-  const faultStrength = limitOf(limits, "fault-counts-strength").value;
-  const answerStrength = limitOf(limits, "answer-counts-strength").value;
+export function withCounts<K extends { readonly faults: readonly Fault[]; readonly moves: readonly Move[] }>(
+  knowledge: K,
+  counts: ShopCounts,
+  parameters: Parameters,
+): K {
+  const faultStrength = parameters["fault-counts-strength"];
+  const answerStrength = parameters["answer-counts-strength"];
   const totals = new Map<string, number>();
   for (const { odds } of knowledge.faults)
     for (const [family, one] of Object.entries(odds)) totals.set(family, (totals.get(family) ?? 0) + one);
@@ -122,14 +131,12 @@ export function withCounts<
         Object.entries(fault.odds).map(([family, odds]) => [family, moved(family, fault.id, odds)]),
       ),
     })),
-    outcomes: knowledge.outcomes.map((row) => {
-      const of = answered.get(`${row.moveId} ${caseKey(row.when)}`);
-      if (!of) return row;
-      const all = [...of.values()].reduce((sum, one) => sum + one, 0);
-      return {
-        ...row,
-        p: (row.p * answerStrength + (of.get(row.outcomeId) ?? 0)) / (answerStrength + all),
-      };
-    }),
+    moves: knowledge.moves.map((move) => ({
+      ...move,
+      cases: move.cases.map((one) => {
+        const of = answered.get(`${move.id} ${whenText(one.when)}`);
+        return of ? countedCase(one, of, answerStrength) : one;
+      }),
+    })),
   };
 }

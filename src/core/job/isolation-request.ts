@@ -1,7 +1,8 @@
 import { machinePrice } from "../decision/decision-case";
-import type { IsolateRequest } from "../isolation/isolate";
+import type { IsolateRequest } from "../isolation/isolate.input";
 import type { ShopCounts } from "../isolation/shop-counts";
-import type { Access, Knowledge, Limits } from "../knowledge/types";
+import type { Parameters } from "../knowledge/parameters";
+import type { Access, Knowledge } from "../knowledge/types";
 import type { BenchState } from "../safety/bench-state";
 import type { Complaint } from "./entry";
 import { kindByName } from "./machine-kind";
@@ -16,7 +17,7 @@ export interface RequestGround {
   readonly archetypes: Knowledge["archetypes"];
   readonly stations: Knowledge["stations"];
   readonly moves: Knowledge["moves"];
-  readonly limits: Limits;
+  readonly parameters: Parameters;
   readonly settings: { readonly currency: string };
   readonly counts: ShopCounts | undefined;
 }
@@ -97,7 +98,7 @@ function machineOf(job: JobView, ground: RequestGround): IsolateRequest["machine
     family,
     ...(kind ? { archetype: kind.id } : {}),
     ...(said ? { stations: ground.stations.map(({ id }) => ({ id, present: said.includes(id) })) } : {}),
-    value: { minor: machinePrice(job.prices, ground.limits), currency: ground.settings.currency },
+    value: { minor: machinePrice(job.prices, ground.parameters), currency: ground.settings.currency },
   };
 }
 

@@ -1,184 +1,272 @@
 import { type Issue, issue } from "../result";
+import { valuesOf } from "./conditions";
+import { ID_PATTERN } from "./fields.input";
 import { kindSign } from "./kind-sign";
-import type { Knowledge, OutcomeRow } from "./types";
+import type { AnswerRef } from "./move-page.input";
+import { PARAMETER_IDS } from "./parameters";
+import type { Knowledge, Move, When } from "./types";
+import { whenText } from "./when";
 
 type Tables = Omit<Knowledge, "version">;
+type Rows = readonly { readonly id: string; readonly provenance: { readonly source: string } }[];
 
-function duplicates(table: string, rows: readonly { readonly id: string }[]): Issue[] {
-  const seen = new Set<string>();
-  return rows.flatMap(({ id }, index) => {
-    if (seen.has(id))
+function wrong(file: string, code: string, what: string, given: unknown): Issue {
+  return issue(file, `knowledge/${code}`, `${file}.yaml: ${what}`, given);
+}
+
+function dangling(file: string, what: string, id: string): Issue {
+  return wrong(file, "dangling", `${what} "${id}" does not exist.`, id);
+}
+
+const idsOf = (rows: readonly { readonly id: string }[]): ReadonlySet<string> =>
+  new Set(rows.map(({ id }) => id));
+
+function notIn(known: ReadonlySet<string>, file: string, what: string, wanted: readonly string[]): Issue[] {
+  return wanted.filter((id) => !known.has(id)).map((id) => dangling(file, what, id));
+}
+
+function notAnswers(
+  moves: ReadonlyMap<string, Move>,
+  file: string,
+  what: string,
+  refs: readonly AnswerRef[],
+): Issue[] {
+  return refs
+    .filter(({ moveId, outcomeId }) => !moves.get(moveId)?.outcomes.includes(outcomeId))
+    .map(({ moveId, outcomeId }) => dangling(file, what, `${moveId}: ${outcomeId}`));
+}
+
+const NEAR_ENOUGH = 1e-9;
+
+/** Chances of each case sum to one and name answers of the move; nothing stands behind `otherwise`. */
+function caseIssues({ id, cases, outcomes }: Move): Issue[] {
+  const file = `moves/${id}`;
+  const otherwise = cases.findIndex(({ when }) => "otherwise" in when);
+  const behind = otherwise === -1 ? [] : cases.slice(otherwise + 1);
+  return [
+    ...behind.map(({ when }) =>
+      wrong(
+        file,
+        "behind-otherwise",
+        `case "${whenText(when)}" stands behind "otherwise" and can never hold.`,
+        whenText(when),
+      ),
+    ),
+    ...cases.flatMap(({ when, chances, unjudged }) => {
+      const sum = Object.values(chances).reduce((acc, { p }) => acc + p, unjudged);
+      const strange = Object.keys(chances).filter((answer) => !outcomes.includes(answer));
+      const bad = Object.entries(chances).filter(([, { p, low, high }]) => low > p || high < p);
       return [
-        issue(
-          `${table}.${index}.id`,
-          "knowledge/duplicate",
-          `${table}.json row ${index + 1}: id "${id}" stands twice.`,
-          id,
+        ...strange.map((answer) => dangling(file, `answer in case "${whenText(when)}"`, answer)),
+        ...bad.map(([answer, one]) =>
+          wrong(
+            file,
+            "range",
+            `the chance of "${answer}" in case "${whenText(when)}", ${one.p}, lies outside its range ${one.low} to ${one.high}.`,
+            one,
+          ),
         ),
+        ...(Math.abs(sum - 1) > NEAR_ENOUGH
+          ? [
+              wrong(
+                file,
+                "sum",
+                `the chances of case "${whenText(when)}" sum to ${Math.round(sum * 1e6) / 1e6}, not to one: settle them, or say what nobody judged as "unjudged".`,
+                sum,
+              ),
+            ]
+          : []),
       ];
-    seen.add(id);
-    return [];
+    }),
+  ];
+}
+
+function whenIssues(file: string, when: When, signs: ReadonlySet<string>): Issue[] {
+  if ("otherwise" in when) return [];
+  if ("sign" in when)
+    return signs.has(when.sign)
+      ? []
+      : [
+          wrong(
+            file,
+            "sign",
+            `case "${when.sign}" asks for a sign that no fault sets, or for a condition that does not exist.`,
+            when.sign,
+          ),
+        ];
+  return valuesOf(when.condition)?.includes(when.is)
+    ? []
+    : [dangling(file, "condition", `${when.condition}: ${when.is}`)];
+}
+
+/** Signs and conditions: what faults set is asked for, what cases ask for is set. */
+function machineIssues(tables: Tables): Issue[] {
+  const set = new Set(tables.faults.flatMap(({ does }) => does.flatMap(({ signs }) => signs)));
+  const signs = new Set([...set, ...tables.families.map(({ id }) => kindSign(id))]);
+  const cases = tables.moves.flatMap((move) =>
+    [...move.cases, ...(move.number?.cases ?? [])].map(({ when }) => ({ file: `moves/${move.id}`, when })),
+  );
+  const asked = new Set(cases.flatMap(({ when }) => ("sign" in when ? [when.sign] : [])));
+  return [
+    ...cases.flatMap(({ file, when }) => whenIssues(file, when, signs)),
+    ...tables.faults.flatMap(({ id, does }) =>
+      does.flatMap((effect) => [
+        ...effect.signs
+          .filter((sign) => !asked.has(sign))
+          .map((sign) => wrong(`faults/${id}`, "sign", `no move asks for its sign "${sign}".`, sign)),
+        ...Object.entries(effect.sets).flatMap(([condition, is]) =>
+          valuesOf(condition)?.includes(is)
+            ? []
+            : [dangling(`faults/${id}`, "condition", `${condition}: ${is}`)],
+        ),
+      ]),
+    ),
+  ];
+}
+
+function moveIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] {
+  const [families, access, stations, kit] = [
+    idsOf(tables.families),
+    idsOf(tables.access),
+    idsOf(tables.stations),
+    idsOf(tables.kit),
+  ];
+  return tables.moves.flatMap((move) => {
+    const file = `moves/${move.id}`;
+    return [
+      ...(move.outcomes.length < 2
+        ? [wrong(file, "answers", "a move has at least two answers.", move.outcomes)]
+        : []),
+      ...(move.cases.length < 1 ? [wrong(file, "cases", "a move has at least one case.", [])] : []),
+      ...caseIssues(move),
+      ...notIn(families, file, "family", move.families),
+      ...notIn(access, file, "access", move.access === undefined ? [] : [move.access]),
+      ...notIn(stations, file, "station", move.stations),
+      ...notIn(kit, file, "kit", move.kit === undefined ? [] : [move.kit]),
+      ...notIn(new Set(moves.keys()), file, "move", move.instead === undefined ? [] : [move.instead]),
+      ...notAnswers(moves, file, "answer", move.settledBy),
+    ];
   });
 }
 
-function missing(table: string, index: number, what: string, id: string): Issue {
-  return issue(
-    `${table}.${index}`,
-    "knowledge/dangling",
-    `${table}.json row ${index + 1}: ${what} "${id}" is not in its table.`,
-    id,
-  );
-}
-
-function notIn(
-  known: ReadonlySet<string>,
-  table: string,
-  index: number,
-  what: string,
-  wanted: readonly string[],
-): Issue[] {
-  return wanted.filter((id) => !known.has(id)).map((id) => missing(table, index, what, id));
-}
-
-/** Effects and outcome cases name conditions, values and signs that exist. */
-function machineReferences(tables: Tables): Issue[] {
-  const conditions = new Map(tables.conditions.map(({ id, values }) => [id, values]));
-  const signs = new Set([
-    ...tables.effects.flatMap((effect) => effect.signs),
-    ...tables.families.map(({ id }) => kindSign(id)),
-  ]);
-  const moves = new Map(tables.moves.map((move) => [move.id, move]));
-  const faults = new Set(tables.faults.map(({ id }) => id));
-  const value = (table: string, index: number, condition: string, is: string): Issue[] =>
-    conditions.get(condition)?.includes(is)
-      ? []
-      : [missing(table, index, "condition", `${condition}: ${is}`)];
-  const cases = (table: string, rows: readonly { moveId: string; when: OutcomeRow["when"] }[]): Issue[] =>
-    rows.flatMap(({ moveId, when }, index) => [
-      ...(moves.has(moveId) ? [] : [missing(table, index, "move", moveId)]),
-      ...(when.condition === undefined ? [] : value(table, index, when.condition, when.is ?? "")),
-      ...(when.sign === undefined || signs.has(when.sign) ? [] : [missing(table, index, "sign", when.sign)]),
-    ]);
-  return [
-    ...tables.effects.flatMap(({ fault, sets }, index) => [
-      ...notIn(faults, "effects", index, "fault", [fault]),
-      ...Object.entries(sets).flatMap(([condition, is]) => value("effects", index, condition, is)),
-    ]),
-    ...cases("outcomes", tables.outcomes),
-    ...cases("numeric", tables.numeric),
-    ...tables.outcomes.flatMap(({ moveId, outcomeId }, index) =>
-      moves.get(moveId)?.outcomes.includes(outcomeId)
-        ? []
-        : [missing("outcomes", index, `outcome of ${moveId}`, outcomeId)],
-    ),
+function faultIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] {
+  const [families, stations, faults, repairs] = [
+    idsOf(tables.families),
+    idsOf(tables.stations),
+    idsOf(tables.faults),
+    idsOf(tables.repairs),
   ];
-}
-
-/** Faults and moves name stations, families, access and each other. */
-function catalogueReferences(tables: Tables): Issue[] {
-  const set = (rows: readonly { readonly id: string }[]): ReadonlySet<string> =>
-    new Set(rows.map(({ id }) => id));
-  const [stations, families, access, faults, repairs, kit] = [
-    set(tables.stations),
-    set(tables.families),
-    set(tables.access),
-    set(tables.faults),
-    set(tables.repairs),
-    set(tables.kit),
-  ];
-  const moves = new Map(tables.moves.map((move) => [move.id, move]));
-  return [
-    ...tables.faults.flatMap((row, index) => [
-      ...notIn(stations, "faults", index, "station", [row.station]),
+  return tables.faults.flatMap((fault) => {
+    const file = `faults/${fault.id}`;
+    const isUnproved = fault.provenBy.length === 0 && fault.unproved === undefined;
+    return [
+      ...(isUnproved
+        ? [
+            wrong(
+              file,
+              "no-proof",
+              `nothing proves it: name a proof, or say why there is none as "unproved".`,
+              fault.id,
+            ),
+          ]
+        : []),
+      ...(fault.fix.repair === ""
+        ? [wrong(file, "no-cure", "nothing cures it: name a repair.", fault.id)]
+        : []),
+      ...notIn(stations, file, "station", [fault.station]),
+      ...notIn(families, file, "family", fault.families),
       ...notIn(
         repairs,
-        "faults",
-        index,
+        file,
         "repair",
-        [row.fix, ...(row.ladder ?? [])].map(({ repair }) => repair),
+        [fault.fix, ...fault.ladder].map(({ repair }) => repair).filter((one) => one !== ""),
       ),
-      ...notIn(families, "faults", index, "family", [...row.families, ...Object.keys(row.odds)]),
       ...notIn(
         faults,
-        "faults",
-        index,
+        file,
         "fault",
-        row.leadsTo.map(({ fault }) => fault),
+        fault.leadsTo.map(({ fault: to }) => to),
       ),
-      ...row.provenBy
-        .filter(({ moveId, outcomeId }) => !moves.get(moveId)?.outcomes.includes(outcomeId))
-        .map(({ moveId, outcomeId }) => missing("faults", index, "proof", `${moveId}: ${outcomeId}`)),
-    ]),
-    ...tables.inseparable.flatMap((row, index) => [
-      ...notIn(faults, "inseparable", index, "fault", row.faults),
-      ...notIn(repairs, "inseparable", index, "repair", [row.repair]),
-    ]),
-    ...tables.families.flatMap((row, index) => notIn(stations, "families", index, "station", row.stations)),
-    ...tables.archetypes.flatMap((row, index) => [
-      ...notIn(families, "archetypes", index, "family", [row.family]),
-      ...notIn(stations, "archetypes", index, "station", [...row.adds, ...row.lacks]),
-    ]),
-    ...tables.signs.flatMap(({ tells = [] }, index) =>
-      tells
-        .filter(({ moveId, outcomeId }) => !moves.get(moveId)?.outcomes.includes(outcomeId))
-        .map(({ moveId, outcomeId }) => missing("signs", index, "answer", `${moveId}: ${outcomeId}`)),
-    ),
-    ...tables.moves.flatMap((row, index) => [
-      ...notIn(families, "moves", index, "family", row.families),
-      ...notIn(access, "moves", index, "access", row.access === undefined ? [] : [row.access]),
-      ...notIn(stations, "moves", index, "station", row.stations),
-      ...notIn(kit, "moves", index, "kit", row.kit === undefined ? [] : [row.kit]),
-      ...notIn(new Set(moves.keys()), "moves", index, "move", row.instead === undefined ? [] : [row.instead]),
-      ...notIn(new Set(row.outcomes), "moves", index, "outcome", Object.keys(row.words)),
-      ...(row.settledBy ?? [])
-        .filter(({ moveId, outcomeId }) => !moves.get(moveId)?.outcomes.includes(outcomeId))
-        .map(({ moveId, outcomeId }) => missing("moves", index, "answer", `${moveId}: ${outcomeId}`)),
-    ]),
-  ];
+      ...notAnswers(moves, file, "proof", fault.provenBy),
+    ];
+  });
 }
 
-/** Hazards and plainly seen faults name families, looks and repairs. */
-function benchReferences(tables: Tables): Issue[] {
-  const ids = (rows: readonly { readonly id: string }[]): ReadonlySet<string> =>
-    new Set(rows.map(({ id }) => id));
-  const [families, repairs, hazards] = [ids(tables.families), ids(tables.repairs), ids(tables.hazards)];
-  const moves = new Map(tables.moves.map((move) => [move.id, move]));
+/** Tables that name rows of other tables. */
+function tableIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] {
+  const [families, stations, faults, repairs, hazards, limits, checks] = [
+    idsOf(tables.families),
+    idsOf(tables.stations),
+    idsOf(tables.faults),
+    idsOf(tables.repairs),
+    idsOf(tables.hazards),
+    idsOf(tables.limits),
+    idsOf(tables.deadChecks),
+  ];
+  const everyId = new Set(Object.values(tables).flatMap((rows: Rows) => rows.map(({ id }) => id)));
+  const tuned = new Set<string>(PARAMETER_IDS);
   return [
-    ...tables.hazards.flatMap((row, index) => notIn(families, "hazards", index, "family", row.families)),
-    ...tables.seen.flatMap((row, index) => [
-      ...notIn(repairs, "seen", index, "repair", [row.repair]),
-      ...(moves.get(row.moveId)?.outcomes.includes(row.outcomeId)
-        ? []
-        : [missing("seen", index, "look", `${row.moveId}: ${row.outcomeId}`)]),
+    ...tables.families.flatMap((row) => notIn(stations, "tables/families", "station", row.stations)),
+    ...tables.archetypes.flatMap((row) => [
+      ...notIn(families, "tables/archetypes", "family", [row.family]),
+      ...notIn(stations, "tables/archetypes", "station", [...row.adds, ...row.lacks]),
+      ...notIn(hazards, "tables/archetypes", "hazard", row.hazards),
     ]),
-    ...tables.archetypes.flatMap((row, index) => notIn(hazards, "archetypes", index, "hazard", row.hazards)),
+    ...tables.inseparable.flatMap((row) => [
+      ...notIn(faults, "tables/inseparable", "fault", row.faults),
+      ...notIn(repairs, "tables/inseparable", "repair", [row.repair]),
+    ]),
+    ...tables.signs.flatMap(({ tells = [] }) => notAnswers(moves, "tables/signs", "answer", tells)),
+    ...tables.hazards.flatMap((row) => notIn(families, "tables/hazards", "family", row.families)),
+    ...tables.seen.flatMap((row) => [
+      ...notIn(repairs, "tables/seen", "repair", [row.repair]),
+      ...notAnswers(moves, "tables/seen", "look", [row]),
+    ]),
+    ...tables.deadChecks.flatMap((row) => [
+      ...notIn(limits, "tables/deadChecks", "limit", row.limits),
+      ...notIn(checks, "tables/deadChecks", "check", row.insteadOf === undefined ? [] : [row.insteadOf]),
+    ]),
+    ...tables.aliases.flatMap((row) => [
+      ...notIn(everyId, "tables/aliases", "id", [row.now]),
+      ...(tables.moves.some(({ id }) => id === row.id) || faults.has(row.id)
+        ? [
+            wrong(
+              "tables/aliases",
+              "alias",
+              `"${row.id}" is in use: an alias is an id that no longer stands.`,
+              row.id,
+            ),
+          ]
+        : []),
+    ]),
+    ...PARAMETER_IDS.filter((id) => !tables.parameters.some((row) => row.id === id)).map((id) =>
+      dangling("tables/parameters", "parameter", id),
+    ),
+    ...tables.parameters
+      .filter(({ id }) => !tuned.has(id))
+      .map(({ id }) => wrong("tables/parameters", "parameter", `nothing reads the parameter "${id}".`, id)),
   ];
 }
 
-/** Every reference from one table into another that leads nowhere, with file and row. */
+/** Every reference that leads nowhere, every case that does not add up, with its file. */
 export function crossReferences(tables: Tables): Issue[] {
-  const sources = new Set(tables.sources.map(({ id }) => id));
-  const limits = new Set(tables.limits.map(({ id }) => id));
-  const all = Object.entries(tables) as [string, readonly { id: string; provenance: { source: string } }[]][];
-  const ids = new Set(all.flatMap(([, rows]) => rows.map(({ id }) => id)));
+  const moves = new Map(tables.moves.map((move) => [move.id, move]));
+  const sources = idsOf(tables.sources);
+  const named: [string, Rows][] = Object.entries(tables);
+  const fileOf = (table: string, id: string): string =>
+    table === "moves" || table === "faults" ? `${table}/${id}` : `tables/${table}`;
   return [
-    ...machineReferences(tables),
-    ...catalogueReferences(tables),
-    ...benchReferences(tables),
-    ...all.flatMap(([table, rows]) => duplicates(table, rows)),
-    ...all.flatMap(([table, rows]) =>
-      rows.flatMap((row, index) =>
-        sources.has(row.provenance.source) ? [] : [missing(table, index, "source", row.provenance.source)],
-      ),
+    ...machineIssues(tables),
+    ...moveIssues(tables, moves),
+    ...faultIssues(tables, moves),
+    ...tableIssues(tables, moves),
+    ...named.flatMap(([table, rows]) =>
+      rows.flatMap(({ id, provenance }) => [
+        ...(ID_PATTERN.test(id)
+          ? []
+          : [wrong(fileOf(table, id), "id", `"${id}" is no id: an id is written in kebab-case.`, id)]),
+        ...notIn(sources, fileOf(table, id), "source", [provenance.source]),
+      ]),
     ),
-    ...tables.limits.flatMap((row, index) =>
-      sources.has(row.source) ? [] : [missing("limits", index, "source", row.source)],
-    ),
-    ...tables.deadChecks.flatMap((row, index) =>
-      row.limits.filter((id) => !limits.has(id)).map((id) => missing("deadChecks", index, "limit", id)),
-    ),
-    ...tables.aliases.flatMap((row, index) => [
-      ...(ids.has(row.now) ? [] : [missing("aliases", index, "id", row.now)]),
-    ]),
   ];
 }

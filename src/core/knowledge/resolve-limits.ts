@@ -38,12 +38,14 @@ export function resolveLimits(
     return [
       row.id,
       {
+        id: row.id,
         value: own ?? row.value,
         unit: row.unit,
         label: row.label,
         relation: row.relation,
-        source: own === undefined ? row.source : "shop",
-        reviewed: own !== undefined || row.provenance.reviewed,
+        appliesWhen: row.appliesWhen,
+        source: own === undefined ? row.provenance.source : "shop",
+        reviewed: own !== undefined || row.provenance.reviewed !== null,
       },
     ];
   });

@@ -1,173 +1,75 @@
 import * as yup from "yup";
 import { finiteNumber, strictObject } from "../validate";
+import { chance, ids, oneOf, provenance, table, words } from "./fields.input";
 
-const rowId = () =>
-  yup
-    .string()
-    .required()
-    .matches(/^[a-z0-9]+(-[a-z0-9]+)*$/, "an id is written in kebab-case");
-
-const provenance = () =>
-  strictObject({
-    basis: yup
-      .string()
-      .oneOf(["standard", "manufacturer", "literature", "counted", "judgement"] as const)
-      .required(),
-    source: yup.string().required(),
-    place: yup.string().defined(),
-    reviewed: yup.boolean().required(),
-  }).required();
-
-const words = () => yup.string().required().max(400);
+/** A row of a table; where it comes from is said once a file, and on the row only where it differs. */
 const row = <F extends yup.ObjectShape>(fields: F) =>
-  yup.array(strictObject({ id: rowId(), ...fields, provenance: provenance() })).required();
+  strictObject({ ...fields, provenance: provenance().optional().default(undefined) }).required();
 
-const ids = () => yup.array(yup.string().required()).required();
-const chance = () => finiteNumber().required().min(0).max(1);
-const fix = () => strictObject({ repair: words(), success: chance() }).required();
-const when = () =>
-  strictObject({
-    condition: yup.string(),
-    is: yup.string(),
-    sign: yup.string(),
-    otherwise: yup.boolean(),
-  }).required();
+const answerRef = () => strictObject({ moveId: words(), outcomeId: words() }).required();
 
-/** An object whose keys are ids of another table: cross-references.ts holds them. */
-function table<S extends yup.Schema>(value: S) {
-  return yup.lazy((given: unknown) => {
-    const keys = typeof given === "object" && given !== null ? Object.keys(given) : [];
-    return yup.object(Object.fromEntries(keys.map((key) => [key, value]))).required();
-  }) as unknown as yup.Schema<Record<string, yup.InferType<S>>>;
-}
-
+/** What can hold a charge: `any` stands for "the family is not known, so something may". */
 const STORES = ["start", "run", "bus", "any"] as const;
+/** What must hold of the machine for a limit to be the one that decides. */
+const APPLIES_WHEN = ["heater", "class-1", "class-2", "class-not-known"] as const;
 
-/** One schema a table; the key is the file's name under src/knowledge. */
-export const TABLES = {
+/** The row schema of each file under knowledge/tables; the key is the file's name. */
+export const ROWS = {
   sources: row({ title: words() }),
   families: row({
     label: words(),
     clue: words(),
-    stores: yup.array(yup.string().oneOf(STORES).required()).required(),
+    /** What can hold charge in it, by hard exclusion. */
+    stores: yup.array(oneOf(STORES)).required(),
+    /** Stations such a machine usually has; none where isolation does not cover the family. */
     stations: ids(),
+    /** How often a motor of unknown kind is of this family. */
     share: chance().optional(),
+    /** What can be done about a family that isolation does not cover, and what cannot. */
     scope: strictObject({ within: ids().min(1), outside: ids().min(1) })
       .optional()
       .default(undefined),
   }),
+  /** Physical and legal limits, each from the standard its provenance names. */
   limits: row({
     label: words(),
     quantity: words(),
     unit: words(),
-    relation: yup
-      .string()
-      .oneOf(["at-least", "at-most"] as const)
-      .required(),
+    relation: oneOf(["at-least", "at-most"] as const),
     value: finiteNumber().required(),
     region: yup.string(),
-    appliesWhen: yup.string(),
-    source: yup.string().required(),
+    /** It decides only where one of these holds; always where nothing is said. */
+    appliesWhen: yup.array(oneOf(APPLIES_WHEN)),
+    /** A safety row can be tightened by a shop, never loosened. */
     safety: yup.boolean(),
   }),
-  moves: row({
-    title: words(),
-    kind: yup
-      .string()
-      .oneOf(["question", "look", "feel", "reading", "trial"] as const)
-      .required(),
-    tool: yup.string(),
-    minutes: finiteNumber().required().positive(),
-    hazardMinutes: finiteNumber().required().min(0),
-    tier: yup
-      .number()
-      .oneOf([1, 2, 3] as const)
-      .required(),
-    needs: yup
-      .string()
-      .oneOf(["none", "plug-out", "hands-inside"] as const)
-      .required(),
-    powered: yup.boolean().required(),
-    access: yup.string(),
-    families: ids(),
-    stations: ids(),
-    how: words(),
-    setting: yup.string(),
-    pitfall: yup.string(),
-    kit: yup.string(),
-    instead: yup.string(),
-    settledBy: yup.array(strictObject({ moveId: words(), outcomeId: words() }).required()),
-    outcomes: ids().min(2),
-    words: table(yup.string().required()),
-  }),
+  /** Tuning values of the engine: `label` says what it does, `why` why it has its value. */
+  parameters: row({ label: words(), unit: words(), value: finiteNumber().required(), why: words() }),
+  /** A place along the way electricity becomes motion. `inMotor`: another motor brings a new one. */
   stations: row({ label: words(), order: finiteNumber().required(), inMotor: yup.boolean().required() }),
-  conditions: row({
-    values: ids().min(2),
-    kind: yup
-      .string()
-      .oneOf(["local", "derived"] as const)
-      .required(),
-  }),
-  faults: row({
-    label: words(),
-    station: words(),
-    families: ids(),
-    odds: table(chance().positive()),
-    leadsTo: yup.array(strictObject({ fault: words(), chance: chance() }).required()).required(),
-    provenBy: yup.array(strictObject({ moveId: words(), outcomeId: words() }).required()).required(),
-    fix: fix(),
-    ladder: yup.array(fix()),
-    shows: chance().positive(),
-    hazard: yup.string(),
-  }),
+  /** A kind of machine: its motor, and what it has beside or short of that family's usual stations. */
   archetypes: row({ label: words(), family: words(), adds: ids(), lacks: ids(), hazards: ids() }),
+  /** Something done to cure a fault: minutes at the bench and the part, minor units. */
   repairs: row({
     label: words(),
+    /** The same once it is done, as the log and the owner's sheet say it. */
     done: words(),
     minutes: finiteNumber().required().positive(),
     partMinor: finiteNumber().required().min(0),
     partFamily: yup.string(),
+    /** Small parts that move over from the old part to the new one. */
     carries: yup.array(yup.string().required()),
   }),
-  effects: row({
-    fault: words(),
-    circumstance: yup
-      .string()
-      .oneOf(["any", "cold", "hot", "loaded"] as const)
-      .required(),
-    sets: table(yup.string().required()),
-    signs: ids(),
-  }),
-  outcomes: row({
-    moveId: words(),
-    when: when(),
-    outcomeId: words(),
-    p: chance(),
-    low: chance(),
-    high: chance(),
-  }),
-  numeric: row({
-    moveId: words(),
-    quantity: words(),
-    when: when(),
-    median: finiteNumber().required().positive(),
-    spread: finiteNumber().required().positive(),
-  }),
+  /** A capacitor that can be had: as its sheet states it. */
   capacitors: row({
     label: words(),
-    role: yup
-      .string()
-      .oneOf(["start", "run", "not-known"] as const)
-      .required(),
+    role: oneOf(["start", "run", "not-known"] as const),
     minMicrofarads: finiteNumber().positive(),
     maxMicrofarads: finiteNumber().positive(),
     nominalMicrofarads: finiteNumber().positive(),
     tolerance: finiteNumber().min(0).max(1),
     voltsAc: finiteNumber().required().min(0),
-    dielectric: yup
-      .string()
-      .oneOf(["film", "electrolytic"] as const)
-      .required(),
+    dielectric: oneOf(["film", "electrolytic"] as const),
     polarised: yup.boolean().required(),
     hasResistor: yup.boolean().required(),
     lifeClass: yup.string().oneOf(["A", "B", "C", "D"]),
@@ -175,55 +77,68 @@ export const TABLES = {
     priceMinor: finiteNumber().required().min(0),
     days: finiteNumber().required().min(0),
   }),
-  access: row({ label: words(), minutes: finiteNumber().required().min(0) }),
+  /** Something that must be opened or taken off, how long that takes, and the names repairers give it. */
+  access: row({
+    label: words(),
+    minutes: finiteNumber().required().min(0),
+    names: yup.array(words()).required(),
+  }),
   regions: row({
     label: words(),
     volts: finiteNumber().required().positive(),
     hertz: finiteNumber().required().positive(),
     leads: strictObject({ line: words(), neutral: words(), earth: words() }).required(),
+    /** What the shop calls a residual-current device here. */
+    residual: words(),
   }),
   signs: row({
-    sense: yup
-      .string()
-      .oneOf(["seen", "heard", "smelt", "felt"] as const)
-      .required(),
+    sense: oneOf(["seen", "heard", "smelt", "felt"] as const),
     label: words(),
+    /** The stop rule that this sign starts, in words. */
     stop: yup.string(),
-    tells: yup.array(strictObject({ moveId: words(), outcomeId: words() }).required()),
+    /** The answers to questions that this sign amounts to. */
+    tells: yup.array(answerRef()),
   }),
   deadChecks: row({
     label: words(),
     how: words(),
-    quantity: yup
-      .string()
-      .oneOf(["seen", "resistance", "insulation", "current"] as const)
-      .required(),
-    classes: yup.array(yup.string().required()).required(),
+    quantity: oneOf(["seen", "resistance", "insulation", "current"] as const),
+    classes: ids(),
+    /** The check it may stand for, where that one cannot be taken. */
     insteadOf: yup.string(),
-    needs: yup
-      .string()
-      .oneOf(["plug-out", "powered"] as const)
-      .required(),
-    limits: yup.array(yup.string().required()).required(),
+    /** What the machine must be like for it: plug out, or powered behind a residual-current device. */
+    needs: oneOf(["plug-out", "powered"] as const),
+    /** Limit rows; the first that applies to the machine decides. */
+    limits: ids(),
   }),
+  /** What in a machine can hurt, what is done about it, and what is left to others. */
   hazards: row({
     label: words(),
     caution: words(),
+    /** What is done before hands go in; the line is ticked once it is done. */
     act: words(),
-    follows: yup
-      .string()
-      .oneOf(["said", "mains", "charge", "electronics", "battery", "heater", "family"] as const)
-      .required(),
+    /** What it follows from; `said`: only from what was said at the door or is known of its kind. */
+    follows: oneOf(["said", "mains", "charge", "electronics", "battery", "heater", "family"] as const),
     families: ids(),
+    /** Whether the door asks for it. */
     asked: yup.boolean().required(),
+    /** When the work ends here, and whose it is then. */
     stop: yup.string(),
     trade: yup.string(),
   }),
+  /** A fault that can be plainly seen, the look that proves it, and the repair that mends it. */
   seen: row({ label: words(), moveId: words(), outcomeId: words(), repair: words() }),
+  /** A recall notice the shop keeps: words of the plate that name the machine, and what to do. */
   recalls: row({ label: words(), words: ids().min(1), notice: words() }),
   kit: row({ label: words() }),
+  /** Faults that no move tells apart: shown as one suspect, cured by one repair. */
   inseparable: row({ faults: ids().min(2), reason: words(), repair: words() }),
-  aliases: row({ now: rowId() }),
+  /** Old id to the id that replaced it. */
+  aliases: row({ now: words() }),
 } as const;
 
-export type TableName = keyof typeof TABLES;
+export type TableName = keyof typeof ROWS;
+
+/** A file of knowledge/tables. */
+export const tableFile = <S extends yup.Schema>(rowSchema: S) =>
+  strictObject({ provenance: provenance(), rows: table(rowSchema) }).required();

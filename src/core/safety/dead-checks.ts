@@ -9,6 +9,7 @@ export interface DeadCheckJudgement {
   readonly verdict: DeadCheckVerdict;
   /** The limit it was held against, SI; absent for a look. */
   readonly limit?: number;
+  readonly limitId?: string;
   readonly limitSource?: string;
   readonly limitReviewed?: boolean;
 }
@@ -27,18 +28,15 @@ export function alternativeTo(
   return checks.find(({ classes, insteadOf }) => insteadOf === check.id && classes.includes(protection));
 }
 
-const APPLIES: Readonly<Record<string, (protection: ProtectionClass, hasHeater: boolean) => boolean>> = {
-  "insulation-heater": (_, hasHeater) => hasHeater,
-  "insulation-class-1": (protection) => protection === "class-1",
-  // Where the class is not known the stricter limit decides.
-  "insulation-class-2": (protection) => protection === "class-2" || protection === "not-known",
-  "leakage-class-1": (protection) => protection === "class-1",
-  "leakage-class-2": (protection) => protection === "class-2" || protection === "not-known",
-};
-
+/** Which limit decides for this machine: the first that says it applies to its class and heater, or to all. */
 function limitFor(check: DeadCheck, protection: ProtectionClass, hasHeater: boolean, limits: Limits) {
-  const id = check.limits.find((one) => (APPLIES[one] ?? (() => true))(protection, hasHeater));
-  return id === undefined ? undefined : limitOf(limits, id);
+  const facts = new Set<string>([
+    ...(hasHeater ? ["heater"] : []),
+    protection === "not-known" ? "class-not-known" : protection,
+  ]);
+  return check.limits
+    .map((id) => limitOf(limits, id))
+    .find(({ appliesWhen }) => appliesWhen?.some((one) => facts.has(one)) ?? true);
 }
 
 /**
@@ -54,7 +52,7 @@ export function judgeDeadCheck(
 ): DeadCheckJudgement {
   const row = limitFor(check, protection, hasHeater, limits);
   if (!row) return { verdict: "undecided" };
-  const held = { limit: row.value, limitSource: row.source, limitReviewed: row.reviewed };
+  const held = { limit: row.value, limitId: row.id, limitSource: row.source, limitReviewed: row.reviewed };
   if (reading.kind === "not-taken") return { verdict: "undecided", ...held };
   const isAtLeast = row.relation === "at-least";
   if (reading.kind === "over-range") return { verdict: isAtLeast ? "passed" : "failed", ...held };

@@ -1,4 +1,5 @@
 import type { ShopCounts } from "../isolation/shop-counts";
+import type { Parameters } from "../knowledge/parameters";
 import type { Knowledge, Limits } from "../knowledge/types";
 import type { Settings } from "./settings";
 
@@ -6,6 +7,7 @@ import type { Settings } from "./settings";
 export interface Shop {
   readonly settings: Settings;
   readonly limits: Limits;
+  readonly parameters: Parameters;
   readonly knowledgeVersion: string;
   readonly families: Knowledge["families"];
   readonly signs: Knowledge["signs"];

@@ -4,7 +4,6 @@ import { decisionCase, machinePrice } from "@/core/decision/decision-case";
 import type { Route } from "@/core/decision/routes";
 import type { Isolation } from "@/core/isolation/isolate";
 import type { JobView } from "@/core/job/reduce";
-import { limitOf } from "@/core/knowledge/resolve-limits";
 import type { Knowledge } from "@/core/knowledge/types";
 import { formatMoney } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
@@ -75,8 +74,8 @@ function Take({ job, shop, isolation, knowledge, decision, chosen, onLeave }: Ta
     needsProof(
       chosen.id,
       chosen.steps[0],
-      machinePrice(job.prices, shop.limits),
-      limitOf(shop.limits, "unproven-part-share").value,
+      machinePrice(job.prices, shop.parameters),
+      shop.parameters["unproven-part-share"],
     );
   const take = async (): Promise<void> => {
     const payload = { route: chosen.id, overrideWhy: why };
@@ -129,7 +128,7 @@ function Take({ job, shop, isolation, knowledge, decision, chosen, onLeave }: Ta
 
 function Ready({ job, shop, isolation, knowledge }: ReadyProps) {
   const { currency } = shop.settings;
-  const kase = decisionCase(isolation.trials, job.prices, knowledge, shop.limits);
+  const kase = decisionCase(isolation.trials, job.prices, knowledge, shop.parameters);
   const decision = decide(kase, isolation.suspects[0], knowledge.faults);
   const [ownId, setOwnId] = useState<Route["id"] | undefined>(undefined);
   const chosen = ownId === undefined ? decision.best : decision.routes[ownId];

@@ -1,6 +1,5 @@
 import type { Isolation } from "@/core/isolation/isolate";
 import type { JobView } from "@/core/job/reduce";
-import { limitOf } from "@/core/knowledge/resolve-limits";
 import { formatChance } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { Problem } from "../fields/Problem";
@@ -21,7 +20,7 @@ export function Kinds({ kinds, job, shop }: KindsProps) {
   const first = kinds[0];
   if (!first) return null;
   const familyOf = (id: string) => shop.families.find((family) => family.id === id);
-  const isSettled = first.chance >= limitOf(shop.limits, "kind-settled").value;
+  const isSettled = first.chance >= shop.parameters["kind-settled"];
   const inOrder = [
     ...kinds,
     ...shop.families

@@ -40,7 +40,7 @@ export function MindChangers({ isolation, knowledge }: MindChangersProps) {
         {found.map(({ moveId, outcomeId, chance, next }) => (
           <li key={`${moveId}-${outcomeId}`} className="border-rule border-b py-2">
             {moveOf(moveId)?.title}:{" "}
-            <b className="font-medium">{inSentence(moveOf(moveId)?.words[outcomeId] ?? outcomeId)}</b>{" "}
+            <b className="font-medium">{inSentence(moveOf(moveId)?.answers[outcomeId] ?? outcomeId)}</b>{" "}
             <span className="whitespace-nowrap text-soft">({formatChance(chance)})</span>, then{" "}
             {next
               .split("+")

@@ -3,6 +3,7 @@ import type { RatedMove } from "@/core/isolation/next-move";
 import { owedChecks } from "@/core/job/next-step";
 import type { Knowledge } from "@/core/knowledge/types";
 import { formatChance, formatMoney } from "@/core/quantity/format";
+import { toolJudging } from "@/core/tools/registry";
 import { Choices } from "../fields/Choices";
 import { Problem } from "../fields/Problem";
 import { BenchGate } from "../frame/BenchGate";
@@ -68,7 +69,7 @@ function Answers({ move, rated, knowledge, onKeep, isBusy }: AnswersProps) {
             className="min-h-14 rounded-[3px] border-2 border-teal bg-paper px-4 py-2 text-left"
           >
             <span className="block font-semibold text-lg leading-tight">
-              {move.words[outcomeId] ?? outcomeId}
+              {move.answers[outcomeId] ?? outcomeId}
             </span>
             <span className="block text-[15px] text-soft leading-tight">
               {[chance === undefined ? "" : formatChance(chance), thenWords(knowledge, rated, outcomeId)]
@@ -134,7 +135,7 @@ function AnswerPart(props: MoveProps) {
           screen={screen}
           stage="isolate"
           need={move.needs}
-          about={`"${move.words[pending] ?? pending}"`}
+          about={`"${move.answers[pending] ?? pending}"`}
           onSettled={() => setPending(undefined)}
           onAfterwards={() => keep(pending, "afterwards")}
         />
@@ -167,7 +168,7 @@ function Care({ move, shop, knowledge }: Pick<MoveProps, "move" | "shop" | "know
   const kit = knowledge.kit.find(({ id }) => id === move.kit)?.label;
   const parts = [
     ...(move.setting ? [`Meter on ${move.setting}.`] : []),
-    ...(move.pitfall ? [move.pitfall] : []),
+    ...move.pitfalls,
     ...(isMissing
       ? [`Needs: ${kit ?? move.kit}${instead ? `; without it: ${inSentence(instead)}` : ""}.`]
       : []),
@@ -217,7 +218,7 @@ export function NextMove(
   const { move, isRaised, isOwnChoice } = props;
   const likeliest = [...(props.rated?.answers ?? [])].sort((one, other) => other.chance - one.chance)[0];
   const why = likeliest
-    ? `${doubtWords(props.rated?.doubtRemoved ?? 0)} Likeliest answer: ${inSentence(move.words[likeliest.outcomeId] ?? likeliest.outcomeId)}, ${formatChance(likeliest.chance)}, ${thenWords(props.knowledge, props.rated, likeliest.outcomeId)}.`
+    ? `${doubtWords(props.rated?.doubtRemoved ?? 0)} Likeliest answer: ${inSentence(move.answers[likeliest.outcomeId] ?? likeliest.outcomeId)}, ${formatChance(likeliest.chance)}, ${thenWords(props.knowledge, props.rated, likeliest.outcomeId)}.`
     : "It would change nothing that is done next.";
   return (
     <section aria-label="Next move" className="move px-5 py-4" data-testid="next-move">
@@ -233,7 +234,7 @@ export function NextMove(
         </p>
       ) : null}
       <Facts {...props} />
-      {move.tool === "capacitor-against-mark" ? <CapacitorReading {...props} /> : <AnswerPart {...props} />}
+      {toolJudging(move.id) ? <CapacitorReading {...props} /> : <AnswerPart {...props} />}
     </section>
   );
 }

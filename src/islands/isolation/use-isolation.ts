@@ -1,6 +1,7 @@
 import { type Remote, wrap } from "comlink";
 import { useEffect, useMemo, useRef, useState } from "react";
-import type { IsolateRequest, Isolation } from "@/core/isolation/isolate";
+import type { Isolation } from "@/core/isolation/isolate";
+import type { IsolateRequest } from "@/core/isolation/isolate.input";
 import { isolationRequest } from "@/core/job/isolation-request";
 import type { Knowledge } from "@/core/knowledge/types";
 import type { Issue, Result } from "@/core/result";
@@ -41,7 +42,7 @@ interface Ready {
 }
 
 /** The worker with its knowledge, once a page. */
-function useWorker(shop: Shop, onFail: (issues: readonly Issue[]) => void): Ready | undefined {
+function useWorker(onFail: (issues: readonly Issue[]) => void): Ready | undefined {
   const [ready, setReady] = useState<Ready | undefined>(undefined);
   const failed = useRef(onFail);
   useEffect(() => {
@@ -51,18 +52,18 @@ function useWorker(shop: Shop, onFail: (issues: readonly Issue[]) => void): Read
     const worker = wrap<IsolationWorker>(thread);
     void request<Knowledge>("GET", "/api/knowledge").then(async (answer) => {
       if (!answer.ok) return failed.current(answer.issues);
-      await worker.prepare(answer.value, shop.limits);
+      await worker.prepare(answer.value);
       setReady({ worker, knowledge: answer.value });
     });
     return () => thread.terminate();
-  }, [shop.limits]);
+  }, []);
   return ready;
 }
 
 /** Where the fault sits and what to do next, worked out again after each answer, away from the page's own thread. */
 export function useIsolation(screen: JobScreen, shop: Shop): ShownIsolation {
   const [state, setState] = useState<IsolationState>({ kind: "working" });
-  const ready = useWorker(shop, (issues) => setState({ kind: "failed", issues }));
+  const ready = useWorker((issues) => setState({ kind: "failed", issues }));
   // The request as text: asked again only when it says something else, not at each tick of the clock.
   const asked = useMemo(
     () => (ready ? JSON.stringify(requestOf(screen, shop, ready.knowledge)) : undefined),

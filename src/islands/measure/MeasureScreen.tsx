@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { JobView } from "@/core/job/reduce";
 import type { Move } from "@/core/knowledge/types";
 import type { Shop } from "@/core/shop/shop";
+import { toolJudging } from "@/core/tools/registry";
 import { Choices } from "../fields/Choices";
 import { Problem } from "../fields/Problem";
 import { BenchGate } from "../frame/BenchGate";
@@ -18,7 +19,7 @@ type CapacitorMove = Move & { readonly role: "start" | "run" };
 
 function capacitorMoves(shop: Shop, job: JobView): CapacitorMove[] {
   const all = shop.moves
-    .filter(({ tool }) => tool === "capacitor-against-mark")
+    .filter(({ id }) => toolJudging(id) !== undefined)
     .map((move): CapacitorMove => ({ ...move, role: move.id === "start-capacitance" ? "start" : "run" }));
   const there = all.filter(({ role }) => job.machine.stores.includes(role));
   return there.length > 0 ? there : all;

@@ -91,7 +91,7 @@ const NO_ANSWER: Readonly<Record<string, string>> = {
 
 function answerWords(payload: Extract<LedgerLine, { kind: "answer" }>["payload"], shop: Shop): string {
   const move = shop.moves.find(({ id }) => id === payload.moveId);
-  const answer = move?.words[payload.outcomeId] ?? NO_ANSWER[payload.outcomeId] ?? payload.outcomeId;
+  const answer = move?.answers[payload.outcomeId] ?? NO_ANSWER[payload.outcomeId] ?? payload.outcomeId;
   return `${move?.title ?? payload.moveId}: ${answer}${payload.taken === "afterwards" ? ", entered afterwards" : ""}`;
 }
 

@@ -1,5 +1,5 @@
 import * as yup from "yup";
-import type { IsolateRequest } from "@/core/isolation/isolate";
+import type { IsolateRequest } from "@/core/isolation/isolate.input";
 import { isolateInput } from "@/core/isolation/isolate.input";
 import { ok } from "@/core/result";
 import { strictObject } from "@/core/validate";

@@ -11,6 +11,7 @@ import { readingOf } from "@/core/quantity/reading.input";
 import { at, fail, type Issue, issue, ok, type Result } from "@/core/result";
 import { applyBenchEvent, type BenchEvent } from "@/core/safety/bench-state";
 import { judgeDeadCheck } from "@/core/safety/dead-checks";
+import { findTool, toolJudging } from "@/core/tools/registry";
 import type { Executor } from "@/server/db/executor";
 import { jobExists } from "@/server/repositories/jobs";
 import { looseReading } from "@/server/repositories/loose-readings";
@@ -90,13 +91,13 @@ function voltsOf(entered: string | Reading): Result<number> {
 
 async function completeTool(draft: ToolDraft, ground: Ground): Promise<Result<Completed>> {
   const move = ground.knowledge.moves.find(({ id }) => id === draft.moveId);
-  if (!move || move.tool !== draft.toolId) {
-    const known = ground.knowledge.moves.filter(({ tool }) => tool === draft.toolId).map(({ id }) => id);
+  const judges = findTool(draft.toolId)?.judges ?? [];
+  if (!move || !judges.includes(move.id)) {
     return fail(
       issue(
         "payload.moveId",
         "reading/no-such-move",
-        `Move "${draft.moveId}" is not one of ${known.join(", ")}.`,
+        `Move "${draft.moveId}" is not one of ${judges.join(", ")}.`,
         draft.moveId,
       ),
     );
@@ -122,7 +123,9 @@ async function completeLoose(draft: LooseDraft, on: Executor, ground: Ground): P
     return fail(
       issue("payload.looseReadingId", "unknown/reading", "There is no such reading.", draft.looseReadingId),
     );
-  const move = ground.knowledge.moves.find(({ id, tool }) => id === draft.moveId && tool === found.toolId);
+  const move = ground.knowledge.moves.find(
+    ({ id }) => id === draft.moveId && toolJudging(id)?.id === found.toolId,
+  );
   if (!move)
     return fail(
       issue(

@@ -7,7 +7,6 @@ import type { Built, InterventionDone, NewEntry, Priced } from "@/core/job/entry
 import { isolationRequest } from "@/core/job/isolation-request";
 import type { JobView } from "@/core/job/reduce";
 import { signOffWord } from "@/core/job/sign-off";
-import { limitOf } from "@/core/knowledge/resolve-limits";
 import type { Repair } from "@/core/knowledge/types";
 import { fail, issue, ok, type Result } from "@/core/result";
 import type { Ground } from "./ground";
@@ -103,17 +102,17 @@ export async function decisionFor(
   view: JobView,
   ground: Ground,
 ): Promise<Result<{ readonly decision: Decision; readonly isolation: Isolation }>> {
-  const { knowledge, limits } = ground;
+  const { knowledge, parameters } = ground;
   const settings = ground.settings.value;
   const request = isolationRequest(
     view,
     { bench: view.bench, isMadeSafe: false },
-    { ...knowledge, limits, settings, counts: ground.counts },
+    { ...knowledge, parameters, settings, counts: ground.counts },
   );
   const isolation = await isolateOffThread(request, ground);
   if (!isolation.ok) return isolation;
   const { trials, suspects } = isolation.value;
-  const kase = decisionCase(trials, view.prices, knowledge, limits);
+  const kase = decisionCase(trials, view.prices, knowledge, parameters);
   return ok({ decision: decide(kase, suspects[0], knowledge.faults), isolation: isolation.value });
 }
 
@@ -173,7 +172,7 @@ export async function completeDecision(
       ),
     );
   const machine = decision.routes.replace.mean;
-  const share = limitOf(ground.limits, "unproven-part-share").value;
+  const share = ground.parameters["unproven-part-share"];
   const isUnproven = !isolation.purchaseGate.open && needsProof(draft.route, first, machine, share);
   if (isUnproven && draft.overrideWhy.trim() === "")
     return fail(

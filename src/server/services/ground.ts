@@ -1,4 +1,5 @@
 import type { ShopCounts } from "@/core/isolation/shop-counts";
+import { type Parameters, parametersOf } from "@/core/knowledge/parameters";
 import { resolveLimits } from "@/core/knowledge/resolve-limits";
 import type { Knowledge, Limits } from "@/core/knowledge/types";
 import type { Executor } from "@/server/db/executor";
@@ -13,6 +14,7 @@ export interface Ground {
   readonly knowledge: Knowledge;
   readonly settings: StoredSettings;
   readonly limits: Limits;
+  readonly parameters: Parameters;
   /** What the shop's own closed jobs add to the chances; nothing unless the shop has chosen so. */
   readonly counts: ShopCounts | undefined;
 }
@@ -24,7 +26,8 @@ export async function groundOn(db: Executor): Promise<Ground> {
   if (!limits.ok)
     throw new Error(`stored limits do not fit: ${limits.issues.map(({ message }) => message).join(" ")}`);
   const counts = settings.value.usesCounts ? await shopCounts(db, knowledge, limits.value) : undefined;
-  return { db, knowledge, settings, limits: limits.value, counts };
+  const parameters = parametersOf(knowledge.parameters);
+  return { db, knowledge, settings, limits: limits.value, parameters, counts };
 }
 
 export async function shopGround(): Promise<Ground> {

@@ -1,7 +1,9 @@
 import { existsSync } from "node:fs";
 import { resolve } from "node:path";
 import { Worker } from "node:worker_threads";
-import { createIsolator, type IsolateRequest, type Isolation } from "@/core/isolation/isolate";
+import { createIsolator, type Isolation } from "@/core/isolation/isolate";
+import type { IsolateRequest } from "@/core/isolation/isolate.input";
+import type { Knowledge } from "@/core/knowledge/types";
 import type { Result } from "@/core/result";
 import type { Ground } from "./ground";
 
@@ -23,9 +25,10 @@ function failAll(error: Error): void {
   worker = undefined;
 }
 
-function workerThread(): Worker {
+function workerThread(knowledge: Knowledge): Worker {
   if (worker) return worker;
-  const made = new Worker(WORKER_PATH);
+  // The knowledge goes over once, with the thread: it does not change while the program runs.
+  const made = new Worker(WORKER_PATH, { workerData: knowledge });
   made.unref();
   made.on("message", ({ id, result }: { id: number; result: Result<Isolation> }) => {
     waiting.get(id)?.resolve(result);
@@ -36,27 +39,19 @@ function workerThread(): Worker {
   return made;
 }
 
-function limitsKey({ knowledge, settings }: Ground): string {
-  return `${knowledge.version}:${JSON.stringify(settings.value.limits)}`;
-}
-
-/** In development and tests, where no worker is built: kept for as long as the limits stay. */
-let inPlace: { readonly key: string; readonly isolate: ReturnType<typeof createIsolator> } | undefined;
-
-function isolateInPlace(request: IsolateRequest, ground: Ground): Result<Isolation> {
-  const key = limitsKey(ground);
-  if (inPlace?.key !== key) inPlace = { key, isolate: createIsolator(ground.knowledge, ground.limits) };
-  return inPlace.isolate(request);
-}
+/** In development and tests, where no worker is built. */
+let inPlace: ReturnType<typeof createIsolator> | undefined;
 
 /** Isolation for the API: in a thread of its own once built; in development and tests, in place. */
-export function isolateOffThread(request: IsolateRequest, ground: Ground): Promise<Result<Isolation>> {
-  const { knowledge, limits } = ground;
-  if (!existsSync(WORKER_PATH)) return Promise.resolve(isolateInPlace(request, ground));
+export function isolateOffThread(request: IsolateRequest, { knowledge }: Ground): Promise<Result<Isolation>> {
+  if (!existsSync(WORKER_PATH)) {
+    inPlace ??= createIsolator(knowledge);
+    return Promise.resolve(inPlace(request));
+  }
   lastId += 1;
   const id = lastId;
   return new Promise((done, reject) => {
     waiting.set(id, { resolve: done, reject });
-    workerThread().postMessage({ id, limitsKey: limitsKey(ground), limits, knowledge, request });
+    workerThread(knowledge).postMessage({ id, request });
   });
 }

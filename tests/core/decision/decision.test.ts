@@ -5,7 +5,7 @@ import { decide, needsProof, refusedRepairs } from "@/core/decision/decide";
 import { decisionCase } from "@/core/decision/decision-case";
 import type { DecisionCase, DecisionTrial } from "@/core/decision/routes";
 import { isolated, type Said } from "../isolation/model";
-import { KNOWLEDGE, LIMITS, RUNS } from "../shop-ground";
+import { KNOWLEDGE, PARAMETERS, RUNS } from "../shop-ground";
 
 const RATE = 2800;
 
@@ -48,7 +48,7 @@ function decided(said: readonly Said[], prices: Record<string, number> = { machi
   const found = isolated(said, {
     machine: { family: "capacitor-start", value: { minor: prices["machine"] ?? 0, currency: "EUR" } },
   } as never);
-  const kase = decisionCase(found.trials, prices, KNOWLEDGE, LIMITS);
+  const kase = decisionCase(found.trials, prices, KNOWLEDGE, PARAMETERS);
   return { found, decision: decide(kase, found.suspects[0], KNOWLEDGE.faults) };
 }
 

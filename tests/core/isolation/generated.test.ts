@@ -4,15 +4,15 @@ import { benchFor, hide } from "../../../scripts/isolation/machine";
 import { checklist, informationOurStop, ours } from "../../../scripts/isolation/policies";
 import { reducedReport } from "../../../scripts/isolation/reduced";
 import { mean, run, runToThresholds } from "../../../scripts/isolation/run";
-import { KNOWLEDGE, LIMITS } from "../shop-ground";
+import { KNOWLEDGE, PARAMETERS } from "../shop-ground";
 
 const MACHINES = 20;
 /** Threshold 0.8 among those that the baselines are stopped at. */
 const AT = 2;
 
 describe("faults and moves", () => {
-  it("inseparable.json holds exactly the faults of one repair that no move parts", () => {
-    expect(inseparable(KNOWLEDGE, LIMITS)).toEqual(
+  it("inseparable.yaml holds exactly the faults of one repair that no move parts", () => {
+    expect(inseparable(KNOWLEDGE)).toEqual(
       KNOWLEDGE.inseparable.map(({ faults, repair }) => ({ faults, repair })),
     );
   });
@@ -20,7 +20,7 @@ describe("faults and moves", () => {
 
 /** Machines with hidden faults of every family: what ours, the fixed list and the informed choice come to. */
 function twentyOf(family: string) {
-  const bench = benchFor(family, KNOWLEDGE, LIMITS);
+  const bench = benchFor(family, KNOWLEDGE);
   const machines = Array.from({ length: MACHINES }, (_, index) => hide(bench, 1 + index * 104_729));
   const [policy, list] = [ours(1), checklist(bench)];
   const own = machines.map((hidden) => run(bench, hidden, policy));
@@ -53,7 +53,7 @@ describe("twenty machines a family with hidden faults", () => {
 
 describe("small models that can be solved whole", () => {
   it("one step is near the optimum, two steps nearer", () => {
-    const { oneStep, twoSteps } = reducedReport(12, LIMITS);
+    const { oneStep, twoSteps } = reducedReport(12, PARAMETERS);
     expect(oneStep.mean).toBeGreaterThanOrEqual(0);
     expect(oneStep.mean).toBeLessThan(0.03);
     expect(twoSteps.mean).toBeLessThan(0.01);

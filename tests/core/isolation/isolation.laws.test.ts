@@ -7,7 +7,7 @@ import { createIsolator, type Isolation } from "@/core/isolation/isolate";
 import { movesFor, stationsOf } from "@/core/isolation/machine-model";
 import { buildOutcomeTable } from "@/core/isolation/outcome-table";
 import type { Fault, Knowledge } from "@/core/knowledge/types";
-import { KNOWLEDGE, LIMITS, RUNS } from "../shop-ground";
+import { KNOWLEDGE, PARAMETERS, RUNS } from "../shop-ground";
 import { isolated, request, type Said } from "./model";
 
 const FAMILIES = KNOWLEDGE.families.filter(({ stations }) => stations.length > 0).map(({ id }) => id);
@@ -117,10 +117,9 @@ describe("laws of isolation", () => {
           leadsTo: fault.leadsTo.map(({ fault: to, chance }) => ({ fault: rename(to), chance })),
         }),
       ),
-      effects: KNOWLEDGE.effects.map((effect) => ({ ...effect, fault: rename(effect.fault) })),
       inseparable: KNOWLEDGE.inseparable.map((group) => ({ ...group, faults: group.faults.map(rename) })),
     } satisfies Knowledge;
-    const isolateRenamed = createIsolator(renamed, LIMITS);
+    const isolateRenamed = createIsolator(renamed);
     fc.assert(
       fc.property(anyCase, ({ family, said }) => {
         const other = isolateRenamed(request(said, { machine: { family } }));
@@ -213,10 +212,13 @@ const randomModel = fc.integer({ min: 3, max: 6 }).chain((count) =>
       { maxLength: 5 },
     ),
     picks: fc.array(fc.nat(), { minLength: 1, maxLength: 5 }),
-    sets: fc.array(fc.constantFrom(...KNOWLEDGE.effects.map(({ sets }) => sets)), {
-      minLength: count,
-      maxLength: count,
-    }),
+    sets: fc.array(
+      fc.constantFrom(...KNOWLEDGE.faults.flatMap(({ does }) => does.map((effect) => effect.sets))),
+      {
+        minLength: count,
+        maxLength: count,
+      },
+    ),
   }),
 );
 
@@ -240,20 +242,13 @@ describe("against a plain reference enumeration, on random models", () => {
             families: [family],
             odds: { [family]: odd },
             provenBy: [],
+            does: [{ circumstance: "any", sets: sets[index] ?? {}, signs: [] }],
             leadsTo: own.map(({ to, chance }) => ({ fault: aName(to), chance })),
           };
         });
-        const effects = sets.map((one, index) => ({
-          id: aName(index),
-          fault: aName(index),
-          circumstance: "any" as const,
-          sets: one,
-          signs: [],
-          provenance: base.provenance,
-        }));
         const moves = KNOWLEDGE.moves;
-        const table = buildOutcomeTable(faults, moves, { ...KNOWLEDGE, effects }, LIMITS);
-        const model = modelFrom(buildHypotheses(faults, family, 2, LIMITS), moves, table);
+        const table = buildOutcomeTable(faults, moves, { faults }, PARAMETERS);
+        const model = modelFrom(buildHypotheses(faults, family, 2, PARAMETERS), moves, table);
         const answers = picks.map((pick, index): Answer => {
           const move = moves[pick % moves.length];
           return {
@@ -269,7 +264,7 @@ describe("against a plain reference enumeration, on random models", () => {
           const state = table.stateOf(faults.flatMap((_, index) => (mask & (1 << index) ? [index] : [])));
           return table.chance(move, moves[move]?.outcomes.indexOf(answer.outcomeId) ?? -1, state, "cold");
         };
-        const plain = reference(faults, family, chance, answers, LIMITS["second-root-rate"]?.value ?? 0);
+        const plain = reference(faults, family, chance, answers, PARAMETERS["second-root-rate"]);
         const belief = posterior(model, answers, []);
         const own = new Map<string, number>();
         model.hypotheses.all.forEach(({ roots }, index) => {
@@ -286,9 +281,9 @@ describe("against a plain reference enumeration, on random models", () => {
     const faults = faultsFor(KNOWLEDGE.faults, "capacitor-start", stationsIn("capacitor-start"));
     const moves = movesOf("capacitor-start");
     const model = modelFrom(
-      buildHypotheses(faults, "capacitor-start", 1, LIMITS),
+      buildHypotheses(faults, "capacitor-start", 1, PARAMETERS),
       moves,
-      buildOutcomeTable(faults, moves, KNOWLEDGE, LIMITS),
+      buildOutcomeTable(faults, moves, KNOWLEDGE, PARAMETERS),
     );
     const index = (id: string): number => faults.findIndex((fault) => fault.id === id);
     const both = [index("bearing-seized"), index("fuse-open")].sort((a, b) => a - b);

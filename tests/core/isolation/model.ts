@@ -1,7 +1,8 @@
-import { createIsolator, type IsolateRequest, type Isolation } from "@/core/isolation/isolate";
-import { KNOWLEDGE, LIMITS } from "../shop-ground";
+import { createIsolator, type Isolation } from "@/core/isolation/isolate";
+import type { IsolateRequest } from "@/core/isolation/isolate.input";
+import { KNOWLEDGE } from "../shop-ground";
 
-export const isolate = createIsolator(KNOWLEDGE, LIMITS);
+export const isolate = createIsolator(KNOWLEDGE);
 
 export type Said = readonly [moveId: string, outcomeId: string, epoch?: number];
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { IsolateRequest } from "@/core/isolation/isolate";
+import type { IsolateRequest } from "@/core/isolation/isolate.input";
 import { seededRandom } from "@/core/seeded-random";
 import { KNOWLEDGE, RUNS } from "../shop-ground";
 import { isolate } from "./model";

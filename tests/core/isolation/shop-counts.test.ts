@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { type ClosedJob, countsOf, type ShopCounts, withCounts } from "@/core/isolation/shop-counts";
-import { KNOWLEDGE, LIMITS, RUNS } from "../shop-ground";
+import { whenText } from "@/core/knowledge/when";
+import { KNOWLEDGE, PARAMETERS, RUNS } from "../shop-ground";
 import { chanceOf, isolated } from "./model";
 
 const job = (fault: string, isProven = true, family = "capacitor-start"): ClosedJob => ({
@@ -65,16 +66,15 @@ describe("what the shop's closed jobs add", () => {
       KNOWLEDGE,
     );
     expect(counts.answers).toEqual([
-      { moveId: "turn-shaft", case: "shaft=locked", outcomeId: "stiff", count: 20 },
+      { moveId: "turn-shaft", case: "shaft is locked", outcomeId: "stiff", count: 20 },
     ]);
-    const moved = withCounts(KNOWLEDGE, counts, LIMITS).outcomes;
-    const p = (rows: typeof KNOWLEDGE.outcomes): number =>
-      rows.find(
-        ({ moveId, when, outcomeId }) =>
-          moveId === "turn-shaft" && when.is === "locked" && outcomeId === "stiff",
-      )?.p ?? -1;
-    expect(p(moved)).toBeGreaterThan(p(KNOWLEDGE.outcomes));
-    expect(p(moved)).toBeLessThan(1);
+    const stiff = ({ moves }: Pick<typeof KNOWLEDGE, "moves">): number =>
+      moves
+        .find(({ id }) => id === "turn-shaft")
+        ?.cases.find(({ when }) => whenText(when) === "shaft is locked")?.chances["stiff"]?.p ?? -1;
+    const moved = stiff(withCounts(KNOWLEDGE, counts, PARAMETERS));
+    expect(moved).toBeGreaterThan(stiff(KNOWLEDGE));
+    expect(moved).toBeLessThan(1);
   });
 
   it("chances stay chances whatever is counted, and the shares of a family still sum to one", () => {
@@ -82,16 +82,17 @@ describe("what the shop's closed jobs add", () => {
     const own = KNOWLEDGE.faults.filter(({ families }) => families.includes(family)).map(({ id }) => id);
     fc.assert(
       fc.property(fc.array(fc.constantFrom(...own), { maxLength: 40 }), (found) => {
-        const { faults, outcomes } = withCounts(
+        const { faults, moves } = withCounts(
           KNOWLEDGE,
           countsOf(
             found.map((id) => job(id)),
             KNOWLEDGE,
           ),
-          LIMITS,
+          PARAMETERS,
         );
         expect(own.reduce((sum, id) => sum + oddsShare(faults, id, family), 0)).toBeCloseTo(1, 9);
-        expect(outcomes.every(({ p }) => p >= 0 && p <= 1)).toBe(true);
+        const chances = moves.flatMap(({ cases }) => cases.flatMap((one) => Object.values(one.chances)));
+        expect(chances.every(({ p }) => p >= 0 && p <= 1)).toBe(true);
       }),
       { numRuns: Math.min(RUNS.numRuns, 40) },
     );

@@ -4,7 +4,7 @@ import { trialCost } from "@/core/cost/trial-cost";
 import { after, answersOf, type Field, fieldOf, trialsOf, type Weights } from "@/core/isolation/field";
 import { type Bench, benchFor, GIVE_UP } from "../../../scripts/isolation/machine";
 import { reducedBench } from "../../../scripts/isolation/reduced";
-import { KNOWLEDGE, LIMITS, RUNS } from "../shop-ground";
+import { KNOWLEDGE, PARAMETERS, RUNS } from "../shop-ground";
 
 interface Laid {
   readonly field: Field;
@@ -48,7 +48,7 @@ const share = fc.double({ min: 0, max: 1, noNaN: true });
 
 describe("what a move tells", () => {
   it.each(FAMILIES)("%s: no move of the knowledge takes information away, and noise adds none", (family) => {
-    const laid = laidOut(benchFor(family, KNOWLEDGE, LIMITS));
+    const laid = laidOut(benchFor(family, KNOWLEDGE));
     const noisy: Laid = { ...laid, field: blurred(laid.field, 0.3) };
     for (const move of laid.field.rows.keys()) {
       const plain = information(laid, move);
@@ -60,7 +60,7 @@ describe("what a move tells", () => {
   it("made-up models, singles and pairs: the same", () => {
     fc.assert(
       fc.property(seed, share, (from, noise) => {
-        const laid = laidOut(reducedBench(from, false, LIMITS));
+        const laid = laidOut(reducedBench(from, false, PARAMETERS));
         const noisy: Laid = { ...laid, field: blurred(laid.field, noise) };
         for (const move of laid.field.rows.keys()) {
           expect(information(laid, move)).toBeGreaterThan(-1e-9);
@@ -76,7 +76,7 @@ describe("what a move is worth, for single faults", () => {
   it("is never negative, and never raised by noise", () => {
     fc.assert(
       fc.property(seed, share, (from, noise) => {
-        const laid = laidOut(reducedBench(from, false, LIMITS, 1));
+        const laid = laidOut(reducedBench(from, false, PARAMETERS, 1));
         const noisy: Laid = { ...laid, field: blurred(laid.field, noise) };
         for (const move of laid.field.rows.keys()) {
           expect(worth(laid, move)).toBeGreaterThan(-1e-6);

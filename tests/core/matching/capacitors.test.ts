@@ -76,11 +76,11 @@ describe("a capacitor in place of another", () => {
       dielectric: fc.constantFrom("film" as const, "electrolytic" as const),
       polarised: fc.boolean(),
       hasResistor: fc.boolean(),
-      lifeClass: fc.constantFrom("A", "B", "C", "D", undefined),
-      protectionClass: fc.constantFrom("S0", "S1", "S2", "S3", undefined),
+      lifeClass: fc.constantFrom("A" as const, "B" as const, "C" as const, "D" as const, undefined),
+      protectionClass: fc.constantFrom("S0" as const, "S1" as const, "S2" as const, "S3" as const, undefined),
       priceMinor: fc.constant(1),
       days: fc.constant(1),
-      provenance: fc.constant({ basis: "judgement" as const, source: "x", place: "", reviewed: false }),
+      provenance: fc.constant({ basis: "judgement" as const, source: "x", place: "", reviewed: null }),
     });
     fc.assert(
       fc.property(part, fc.constantFrom("start" as const, "run" as const), (one, role) => {

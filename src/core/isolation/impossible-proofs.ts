@@ -1,0 +1,32 @@
+import type { Knowledge } from "../knowledge/types";
+import { type Issue, issue } from "../result";
+import { meets } from "./outcome-table";
+import { type Circumstance, machineState } from "./power-path";
+
+const CIRCUMSTANCES: readonly Circumstance[] = ["cold", "hot", "loaded"];
+
+/**
+ * Proofs that the fault they prove never gives: in no circumstance does the fault alone make the answer one that its
+ * case names. Such a proof could only ever be said by mistake.
+ */
+export function impossibleProofs(knowledge: Pick<Knowledge, "faults" | "moves">): Issue[] {
+  const moves = new Map(knowledge.moves.map((move) => [move.id, move]));
+  return knowledge.faults.flatMap(({ id, provenBy }) => {
+    const states = CIRCUMSTANCES.map((circumstance) => machineState([id], circumstance, knowledge));
+    return provenBy
+      .filter(({ moveId, outcomeId }) =>
+        states.every((state) => {
+          const held = moves.get(moveId)?.cases.find(({ when }) => meets(when, state));
+          return (held?.chances[outcomeId]?.p ?? 0) === 0;
+        }),
+      )
+      .map(({ moveId, outcomeId }) =>
+        issue(
+          `faults/${id}`,
+          "knowledge/impossible-proof",
+          `faults/${id}.yaml: its proof "${moveId}: ${outcomeId}" is an answer that this fault alone never gives.`,
+          outcomeId,
+        ),
+      );
+  });
+}

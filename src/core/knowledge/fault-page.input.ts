@@ -1,0 +1,102 @@
+import * as yup from "yup";
+import { strictObject } from "../validate";
+import { chance, ids, oneOf, optionalTable, provenance, table, words } from "./fields.input";
+import { type AnswerRef, answerRefs } from "./move-page.input";
+
+/** A page of knowledge/faults: how often, what it does to its station, what it leads to, what proves and what cures it. */
+export const faultPage = strictObject({
+  label: words(),
+  station: words(),
+  /** Starting odds as a root, by family; `all` holds for every covered family that is not named beside it. */
+  odds: table(chance().positive()),
+  /** What it does to its station: in every circumstance, or in the one it names. */
+  does: yup
+    .array(
+      strictObject({
+        when: oneOf(["cold", "hot", "loaded"] as const).optional(),
+        sets: optionalTable(yup.string().required()),
+        /** Signs seen at the part itself, whatever else is wrong. */
+        signs: yup.array(yup.string().required()),
+      }).required(),
+    )
+    .required()
+    .min(1),
+  /** What it brings about, with the chance that it does. */
+  leadsTo: optionalTable(chance()),
+  /** Answers that prove it directly. */
+  provenBy: optionalTable(ids().min(1)),
+  /** Why nothing proves it, where nothing does. */
+  unproved: yup.string().max(200),
+  /** Repairs with the chance that they cure: the usual one first, then what is done when it does not hold. */
+  cure: table(chance()),
+  /** Chance that it shows in a powered run; below one it is intermittent. One where nothing is said. */
+  shows: chance().optional().positive(),
+  /** What can hurt while it is there. */
+  hazard: yup.string().max(300),
+  provenance: provenance(),
+}).required();
+
+export type FaultPage = yup.InferType<typeof faultPage>;
+
+/** What a fault does to its station in a circumstance. */
+export interface Effect {
+  readonly circumstance: "any" | "cold" | "hot" | "loaded";
+  readonly sets: Readonly<Record<string, string>>;
+  readonly signs: readonly string[];
+}
+
+/** A repair of a fault, with the chance that it cures. */
+export interface Fix {
+  readonly repair: string;
+  readonly success: number;
+}
+
+export interface Fault
+  extends Readonly<Pick<FaultPage, "label" | "station" | "hazard" | "unproved" | "provenance">> {
+  readonly id: string;
+  readonly families: readonly string[];
+  readonly odds: Readonly<Record<string, number>>;
+  readonly does: readonly Effect[];
+  readonly leadsTo: readonly { readonly fault: string; readonly chance: number }[];
+  readonly provenBy: readonly AnswerRef[];
+  readonly fix: Fix;
+  readonly ladder: readonly Fix[];
+  readonly shows: number;
+}
+
+function oddsOf(given: Readonly<Record<string, number>>, covered: readonly string[]): Record<string, number> {
+  const { all, ...named } = given;
+  return all === undefined ? named : { ...Object.fromEntries(covered.map((id) => [id, all])), ...named };
+}
+
+const NO_CURE: Fix = { repair: "", success: 0 };
+
+/** A page that fits its schema, as the engine and the screens take it. */
+export function faultOf(id: string, page: FaultPage, covered: readonly string[]): Fault {
+  const odds = oddsOf(page.odds, covered);
+  const [fix = NO_CURE, ...ladder] = Object.entries(page.cure).map(([repair, success]) => ({
+    repair,
+    success,
+  }));
+  const { label, station, hazard, unproved, provenance: from } = page;
+  return {
+    id,
+    label,
+    station,
+    hazard,
+    unproved,
+    provenance: from,
+    families: Object.keys(odds),
+    odds,
+    does: page.does.map(({ when, sets, signs }) => ({
+      circumstance: when ?? "any",
+      sets: sets ?? {},
+      signs: signs ?? [],
+    })),
+    leadsTo: Object.entries(page.leadsTo ?? {}).map(([fault, one]) => ({ fault, chance: one })),
+    provenBy: answerRefs(page.provenBy),
+    fix,
+    ladder,
+    shows: page.shows ?? 1,
+  };
+}

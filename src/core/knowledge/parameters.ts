@@ -1,0 +1,37 @@
+/** Tuning values of the engine. What each does and why it has its value stands in knowledge/tables/parameters.yaml. */
+export const PARAMETER_IDS = [
+  "outcome-leak",
+  "second-root-rate",
+  "third-root-fit",
+  "conflict-share",
+  "impossible-share",
+  "kind-settled",
+  "unlikely-chance",
+  "answer-counts-strength",
+  "fault-counts-strength",
+  "least-move-worth",
+  "near-tie-share",
+  "ranking-rate-default",
+  "ranking-rate-least",
+  "unplugging-minutes",
+  "plugging-minutes",
+  "trial-run-minutes",
+  "machine-price-default",
+  "unproven-part-share",
+] as const;
+
+export type ParameterId = (typeof PARAMETER_IDS)[number];
+
+/** Every parameter by its id; the loader refuses a table that lacks one. */
+export type Parameters = Readonly<Record<ParameterId, number>>;
+
+/** The rows of the table as one record. A row that the loader let go missing is a bug. */
+export function parametersOf(rows: readonly { readonly id: string; readonly value: number }[]): Parameters {
+  const values = new Map(rows.map(({ id, value }) => [id, value]));
+  const tuned = (id: ParameterId): number => {
+    const value = values.get(id);
+    if (value === undefined) throw new Error(`no parameter "${id}"`);
+    return value;
+  };
+  return Object.fromEntries(PARAMETER_IDS.map((id) => [id, tuned(id)])) as Record<ParameterId, number>;
+}
