@@ -22,7 +22,7 @@ export default defineConfig({
           environment: "node",
           // Pictures lie beside the database: those of tests never in the shop's own folder.
           env: { GOOD_SPINDLE_DATA: ".cache/test-data" },
-          include: ["tests/{core,knowledge,server,rules,worked}/**/*.test.ts"],
+          include: ["tests/{core,knowledge,server,rules,tools,worked}/**/*.test.ts"],
           // Laws at full size (npm run bench) take their minutes.
           testTimeout: process.env["LAW_RUNS"] ? 900_000 : 30_000,
           hookTimeout: 60_000,

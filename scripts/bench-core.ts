@@ -4,11 +4,11 @@ import { createIsolator } from "@/core/isolation/isolate";
 import { reduceJob } from "@/core/job/reduce";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { parseReading } from "@/core/quantity/parse-reading";
-import { capacitorAgainstMark } from "@/core/tools/capacitor/capacitor-against-mark";
 import { openInMemory } from "@/server/db/connect";
 import { allEntries } from "@/server/repositories/entries";
 import { groundOn } from "@/server/services/ground";
 import { seedDemo } from "@/server/services/seed-demo";
+import { allTools } from "@/tools/registry";
 
 const RUNS = 400;
 
@@ -33,7 +33,7 @@ const long = Array.from({ length: 40 }, () => entries)
   .map((entry, index) => ({ ...entry, seq: index + 1 }));
 timed("parse a reading", () => parseReading("61.8u", "capacitance"));
 timed("parse a capacitor marking", () => parseCapacitorMark("30 μF ±5% 450V~ 50/60Hz 25/085/21 S0 class B"));
-timed("capacitor against its mark", () => capacitorAgainstMark.run(capacitorAgainstMark.example, ground));
+for (const tool of await allTools()) timed(tool.title, () => tool.run(tool.example, ground));
 timed(`reduce a job of ${entries.length} lines`, () => reduceJob(103, entries, { ...knowledge, limits }));
 timed(`reduce a job of ${long.length} lines`, () => reduceJob(103, long, { ...knowledge, limits }));
 const isolate = createIsolator(knowledge);

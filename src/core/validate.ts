@@ -76,13 +76,18 @@ function messageOf(error: yup.ValidationError): string {
   }
 }
 
-function issueOf(error: yup.ValidationError): Issue {
-  const code = error.params?.["code"];
-  const given = error.params?.["originalValue"] ?? error.params?.["value"];
-  const path = (error.path ?? "")
+/** Yup's path with its brackets as dots. */
+function dotted(path: string): string {
+  return path
     .replace(/\[(\d+)\]/g, ".$1")
     .replace(/\["([^"]+)"\]/g, ".$1")
     .replace(/^\./, "");
+}
+
+function issueOf(error: yup.ValidationError): Issue {
+  const code = error.params?.["code"];
+  const given = error.params?.["originalValue"] ?? error.params?.["value"];
+  const path = dotted(error.path ?? "");
   return issue(
     path,
     typeof code === "string" ? code : `input/${error.type ?? "invalid"}`,
@@ -98,19 +103,38 @@ function issuesOf(error: yup.ValidationError): Failed {
 
 /** A schema, or one that is chosen by the value. */
 interface Checkable<T> {
-  validateSync(value: unknown, options: { readonly strict: true; readonly abortEarly: false }): T;
+  validateSync(
+    value: unknown,
+    options: { readonly strict: true; readonly abortEarly: false; readonly context: object },
+  ): T;
+}
+
+/** What fields read out of text while a schema is run, by the path of the field. */
+type ReadShapes = Map<string, unknown>;
+
+/** The same value with the typed shapes in the place of the text they were read from. Nothing given is changed. */
+function withShapes<T>(value: T, shapes: ReadShapes, path: string): T {
+  if (shapes.has(path)) return shapes.get(path) as T;
+  if (typeof value !== "object" || value === null) return value;
+  const inside = Object.entries(value).map(
+    ([key, inner]) => [key, withShapes(inner, shapes, path === "" ? key : `${path}.${key}`)] as const,
+  );
+  return (Array.isArray(value) ? inside.map(([, inner]) => inner) : Object.fromEntries(inside)) as T;
 }
 
 /**
  * The only place where a Yup schema is run: strict, every problem at once, no unknown keys, no repair.
- * @returns the input itself, unchanged and typed, or every issue with its path.
+ * @returns the input itself, typed, with each {@link handsOn} field as the shape it was read into; or every issue with
+ * its path.
  */
 export function parseWith<T>(schema: Checkable<T>, raw: unknown): Result<T> {
   if (raw === undefined) return fail(issue("", "input/missing", "The input is missing."));
   const bad = unstorable(raw, "", 0);
   if (bad.length > 0) return fail(...bad);
+  const shapes: ReadShapes = new Map();
   try {
-    return ok(schema.validateSync(raw, { strict: true, abortEarly: false }));
+    const value = schema.validateSync(raw, { strict: true, abortEarly: false, context: { shapes } });
+    return ok(shapes.size === 0 ? value : withShapes(value, shapes, ""));
   } catch (error) {
     if (yup.ValidationError.isError(error)) return issuesOf(error);
     throw error;
@@ -138,6 +162,46 @@ export function finiteNumber(): yup.NumberSchema {
         params: { code: "number/not-finite" },
       }),
   });
+}
+
+/** Readonly all the way down: what a schema describes is never changed after it was parsed. */
+export type Frozen<T> = T extends readonly (infer E)[]
+  ? readonly Frozen<E>[]
+  : T extends object
+    ? { readonly [K in keyof T]: Frozen<T[K]> }
+    : T;
+
+/** The type that a schema describes: the one way to get it. */
+export type Shape<S extends yup.ISchema<unknown>> = Frozen<yup.InferType<S>>;
+
+/**
+ * A field that takes text and hands on the shape it is read into (a Reading, a marking), so that nothing behind the
+ * boundary reads the text again. The one transform that is allowed there.
+ * @param read gets what was given: the text, or the shape itself where a program sends it
+ */
+export function handsOn<T extends object>(name: string, label: string, read: (given: unknown) => Result<T>) {
+  return yup
+    .mixed<T>(
+      (given): given is T => typeof given === "string" || (typeof given === "object" && given !== null),
+    )
+    .label(label)
+    .test({
+      name,
+      skipAbsent: true,
+      test: (given, context) => {
+        const done = read(given);
+        if (done.ok) {
+          const { shapes } = (context.options.context ?? {}) as { readonly shapes?: ReadShapes };
+          shapes?.set(dotted(context.path), done.value);
+          return true;
+        }
+        const first = done.issues[0];
+        return context.createError({
+          message: first?.message ?? `${label} cannot be read.`,
+          params: { code: first?.code ?? "input/unreadable", originalValue: given },
+        });
+      },
+    });
 }
 
 /** A schema test that runs a parser of ours on text and reports its issues at this field. */

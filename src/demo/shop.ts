@@ -45,6 +45,16 @@ export const TERN_QUAY: Settings = {
       mode: "ramp",
     },
     {
+      id: "bench-resistance-20k",
+      label: "Bench meter",
+      quantity: "resistance",
+      upTo: "20k",
+      percent: 0.8,
+      counts: 3,
+      resolution: "10",
+      mode: "ramp",
+    },
+    {
       id: "insulation-500",
       label: "Insulation tester",
       quantity: "insulation",

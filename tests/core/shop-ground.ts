@@ -1,7 +1,12 @@
 import { parametersOf } from "@/core/knowledge/parameters";
 import { resolveLimits } from "@/core/knowledge/resolve-limits";
+import { cardOf } from "@/core/tools/tool";
 import { shopKnowledge } from "@/server/services/knowledge";
+import { allTools } from "@/tools/registry";
 
+/** Every tool of the registry, and its plain data. */
+export const TOOLS = await allTools();
+export const TOOL_CARDS = TOOLS.map(cardOf);
 /** The knowledge that ships, and its limits as no shop has changed them. */
 export const KNOWLEDGE = shopKnowledge();
 const resolved = resolveLimits(KNOWLEDGE, {});

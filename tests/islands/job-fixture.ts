@@ -11,13 +11,14 @@ import type { Shop } from "@/core/shop/shop";
 import { parseWith } from "@/core/validate";
 import { $job } from "@/islands/state/job";
 import { CARDER, type Line, logOf, viewOf } from "../core/job/entries";
-import { KNOWLEDGE, LIMITS, PARAMETERS } from "../core/shop-ground";
+import { KNOWLEDGE, LIMITS, PARAMETERS, TOOL_CARDS } from "../core/shop-ground";
 
 /** What a page would hand its island. */
 export const SHOP: Shop = {
   settings: DEFAULT_SETTINGS,
   limits: LIMITS,
   parameters: PARAMETERS,
+  tools: TOOL_CARDS,
   knowledgeVersion: KNOWLEDGE.version,
   families: KNOWLEDGE.families,
   signs: KNOWLEDGE.signs,

@@ -99,7 +99,13 @@ describe("keeping an entry", () => {
     expect(kept.status).toBe(200);
     expect(kept.body.readings[0]).toMatchObject({ finding: { verdict: "faulty" }, taken: "afterwards" });
     expect(kept.body.evidence).toEqual([
-      { moveId: "start-capacitance", outcomeId: "below", likelihood: expect.anything(), seq: 3 },
+      {
+        moveId: "start-capacitance",
+        outcomeId: "below",
+        circumstance: "cold",
+        likelihood: expect.anything(),
+        seq: 3,
+      },
     ]);
   });
 

@@ -1,12 +1,13 @@
 import { randomUUID } from "node:crypto";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { JobView } from "@/core/job/reduce";
-import type { Finding } from "@/core/tools/tool";
+import type { Finding } from "@/core/tools/finding.input";
 import { POST as postEntry } from "@/pages/api/jobs/[id]/entries";
 import { POST as takeIn } from "@/pages/api/jobs/index";
 import { POST as keepReading } from "@/pages/api/readings";
 import { POST as runTool } from "@/pages/api/tools/[tool]";
 import { GET as listTools } from "@/pages/api/tools/index";
+import { TOOL_IDS } from "@/tools/registry";
 import { call, draft, openShop, takeInBody } from "./shop";
 
 let shop: Awaited<ReturnType<typeof openShop>>;
@@ -37,10 +38,15 @@ describe("POST /api/tools/{tool}", () => {
         {
           moveId: "start-capacitance",
           outcomeId: "below",
-          likelihood: { quantity: "capacitance", value: 6.18e-5, halfWidth: expect.closeTo(1.427e-6, 9) },
+          likelihood: {
+            quantity: "capacitance",
+            value: 6.18e-5,
+            halfWidth: expect.closeTo(1.427e-6, 9),
+            mark: 1.45e-4,
+          },
         },
       ],
-      basis: { toolId: "capacitor-against-mark", toolVersion: 1 },
+      basis: { toolId: "capacitor-against-mark", toolVersion: 2 },
     });
     expect(body.finding.figures[0]).toMatchObject({ unit: "F", limit: 1.45e-4, limitSource: "mark" });
   });
@@ -109,7 +115,7 @@ describe("POST /api/tools/{tool}", () => {
   });
 
   it("names the tools there are when asked for another", async () => {
-    const answer = await run({ input: {} }, "ouija");
+    const answer = await run({ nonsense: 1 }, "ouija");
     expect(answer.status).toBe(404);
     expect(answer.problem.issues[0]?.message).toContain("capacitor-against-mark");
   });
@@ -127,9 +133,14 @@ describe("GET /api/tools", () => {
     const { body } = await call<{ tools: { id: string; input: { required: string[] }; example: object }[] }>(
       listTools,
     );
-    expect(body.tools.map(({ id }) => id)).toEqual(["capacitor-against-mark"]);
-    expect(body.tools[0]?.input.required).toEqual(["mark", "reading", "meter", "bleedResistor"]);
-    expect((await run({ input: body.tools[0]?.example })).status).toBe(200);
+    expect(body.tools.map(({ id }) => id)).toEqual(TOOL_IDS);
+    expect([...(body.tools[0]?.input.required ?? [])].sort()).toEqual([
+      "bleedResistor",
+      "mark",
+      "meter",
+      "reading",
+    ]);
+    for (const { id, example } of body.tools) expect((await run({ input: example }, id)).status).toBe(200);
   });
 });
 

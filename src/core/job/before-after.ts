@@ -20,7 +20,7 @@ function typed(pair: FigurePair, side: "before" | "after"): number | undefined {
 /** Readings of the same move before the first and after the last repair, and the pairs noted with the last run. */
 export function beforeAfter(view: JobView): readonly BeforeAfter[] {
   const [first, last] = [view.interventions.at(0)?.seq, view.interventions.at(-1)?.seq];
-  const moves = [...new Set(view.readings.map(({ moveId }) => moveId))];
+  const moves = [...new Set(view.readings.flatMap(({ moveId }) => moveId ?? []))];
   const measured = moves.flatMap((moveId): BeforeAfter[] => {
     const figures = view.readings
       .filter((reading) => reading.moveId === moveId)

@@ -76,7 +76,7 @@ const finding = findingSchema;
 const toolReading = strictObject({
   of: oneOf("of", ["tool"]),
   toolId: yup.string().label("Tool").required().max(60),
-  moveId: yup.string().label("Move").required().max(60),
+  moveId: yup.string().label("Move").nullable().defined().max(60),
   input: yup.object().label("Input").required(),
   finding: finding.required(),
   taken: oneOf("Taken", ["now", "afterwards"]),
@@ -91,6 +91,7 @@ const deadCheck = strictObject({
   taken: oneOf("Taken", ["now", "afterwards"]),
   verdict: oneOf("Verdict", ["passed", "failed", "undecided"]),
   limit: finiteNumber().nullable().defined(),
+  limitId: yup.string().nullable().defined(),
   limitSource: yup.string().nullable().defined(),
 });
 
@@ -187,7 +188,7 @@ export const ENTRY_KINDS = Object.keys(PAYLOADS) as EntryKind[];
 const toolReadingDraft = strictObject({
   of: oneOf("of", ["tool"]),
   toolId: yup.string().label("Tool").required().max(60),
-  moveId: yup.string().label("Move").required().max(60),
+  moveId: yup.string().label("Move").nullable().defined().max(60),
   input: yup.object().label("Input").required(),
   taken: oneOf("Taken", ["now", "afterwards"]),
 });
@@ -196,7 +197,7 @@ const toolReadingDraft = strictObject({
 const looseReadingDraft = strictObject({
   of: oneOf("of", ["loose"]),
   looseReadingId: yup.string().uuid().label("Loose reading").required(),
-  moveId: yup.string().label("Move").required().max(60),
+  moveId: yup.string().label("Move").nullable().defined().max(60),
 });
 
 const deadCheckDraft = strictObject({

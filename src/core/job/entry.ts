@@ -1,7 +1,7 @@
 import type { Reading } from "../quantity/reading";
 import type { BenchEvent, BenchMachine } from "../safety/bench-state";
 import type { DeadCheckVerdict, ProtectionClass } from "../safety/dead-checks";
-import type { Finding } from "../tools/tool";
+import type { Finding } from "../tools/finding.input";
 import type { Stage } from "./stages";
 
 export interface TakenIn {
@@ -70,7 +70,8 @@ export interface Complaint {
 export interface ToolReading {
   readonly of: "tool";
   readonly toolId: string;
-  readonly moveId: string;
+  /** The move that it was taken for; null for a reading that answers none. */
+  readonly moveId: string | null;
   readonly input: Readonly<Record<string, unknown>>;
   readonly finding: Finding;
   /** `afterwards`: taken earlier, without the bench state on record. */
@@ -87,6 +88,8 @@ export interface DeadCheckReading {
   readonly taken: "now" | "afterwards";
   readonly verdict: DeadCheckVerdict;
   readonly limit: number | null;
+  /** The limit row it was held against. */
+  readonly limitId: string | null;
   readonly limitSource: string | null;
 }
 

@@ -1,9 +1,11 @@
-import type { Knowledge, Limits } from "../knowledge/types";
+import type { Knowledge, Limits, Move } from "../knowledge/types";
 import { dayIn } from "../quantity/format";
 import { asSeen, gapsFor } from "../safety/bench-state";
 import { checksFor } from "../safety/dead-checks";
-import type { Said } from "../tools/tool";
+import type { Said } from "../tools/finding.input";
+import type { ToolCard } from "../tools/tool";
 import type { Promised } from "./back-together";
+import { latestBy } from "./log";
 import { isWhole, stillOff } from "./put-back";
 import type { JobView } from "./reduce";
 import { signOffWord } from "./sign-off";
@@ -22,6 +24,8 @@ export interface NextStep extends Said {
 
 export interface StepGround {
   readonly deadChecks: Knowledge["deadChecks"];
+  readonly moves: readonly Move[];
+  readonly tools: readonly Pick<ToolCard, "id" | "title" | "judges" | "next">[];
   readonly limits: Limits;
   readonly now: string;
   readonly zone: string;
@@ -90,14 +94,42 @@ function due(view: JobView, ground: StepGround): NextStep | undefined {
   };
 }
 
-function measured(view: JobView, moveId: string): boolean {
-  return view.readings.some((reading) => reading.moveId === moveId);
+/** The first move about a part that holds charge in this machine, which a tool judges and nobody has read yet. */
+function unread(view: JobView, { moves, tools }: Pick<StepGround, "moves" | "tools">): Move | undefined {
+  return tools
+    .flatMap(({ judges }) => judges.flatMap((judged) => moves.find(({ id }) => id === judged) ?? []))
+    .find(
+      ({ id, part }) =>
+        part !== undefined &&
+        view.machine.stores.includes(part.place) &&
+        !view.readings.some((reading) => reading.moveId === id),
+    );
 }
 
-function unmeasured(view: JobView): "start" | "run" | undefined {
-  return (["start", "run"] as const).find(
-    (id) => view.machine.stores.includes(id) && !measured(view, `${id}-capacitance`),
-  );
+/** The last reading of each move, where it was bad, or told nothing and its tool asks for it again. */
+function openReadings(view: JobView, tools: StepGround["tools"]): JobView["readings"] {
+  const last = latestBy(view.readings, ({ moveId, toolId }) => moveId ?? toolId);
+  const isAskedAgain = (toolId: string): boolean =>
+    tools.find(({ id }) => id === toolId)?.next.undecided === "measure";
+  return [
+    ...last.filter(({ finding }) => finding.verdict === "faulty"),
+    ...last.filter(({ finding, toolId }) => finding.verdict === "undecided" && isAskedAgain(toolId)),
+  ];
+}
+
+/** What a reading that is not settled asks for: where its tool says a job goes on after that verdict. */
+function afterReading(
+  reading: JobView["readings"][number],
+  view: JobView,
+  { moves, tools }: Pick<StepGround, "moves" | "tools">,
+): NextStep {
+  const { finding, moveId, toolId } = reading;
+  const tool = tools.find(({ id }) => id === toolId);
+  const name = moves.find(({ id }) => id === moveId)?.part?.name ?? tool?.title ?? toolId;
+  const stage = tool?.next[finding.verdict] ?? "isolate";
+  const chosen = view.parts[0];
+  if (stage === "match" && chosen) return step("decide", "now/part-chosen", { label: chosen.label });
+  return step(stage, `now/after-${finding.verdict}`, { name, to: stage });
 }
 
 function step(stage: Stage, code: string, params: Said["params"] = {}): NextStep {
@@ -133,17 +165,11 @@ function doable(view: JobView, ground: StepGround): NextStep {
   if (view.takenIn?.family === "not-known") return step("isolate", "now/family");
   const repair = repairStep(view, ground);
   if (repair) return repair;
-  const capacitor = unmeasured(view);
-  const faulty = view.readings.find(({ finding }) => finding.verdict === "faulty");
-  if (faulty)
-    return view.parts.length > 0
-      ? step("decide", "now/part-chosen", { label: view.parts[0]?.label ?? "" })
-      : step("match", "now/part-faulty", { moveId: faulty.moveId });
-  if (!capacitor)
-    return view.readings.length > 0
-      ? step("isolate", "now/measured")
-      : step("measure", "now/nothing-to-measure");
-  if (view.answers.length > 0) return step("isolate", "now/isolate");
+  const [open] = openReadings(view, ground.tools);
+  if (open) return afterReading(open, view, ground);
+  const toRead = unread(view, ground);
+  if (!toRead && view.readings.length > 0) return step("isolate", "now/measured");
+  if (!toRead || view.answers.length > 0) return step("isolate", "now/isolate");
   const gaps = gapsFor(
     asSeen(view.bench, ground.isPlugFresh),
     "hands-inside",
@@ -153,7 +179,7 @@ function doable(view: JobView, ground: StepGround): NextStep {
   );
   return gaps.length > 0
     ? step("make-safe", "now/make-safe")
-    : step("isolate", "now/measure-capacitor", { id: capacitor });
+    : step("isolate", "now/measure", { title: toRead.title });
 }
 
 /** The one thing a machine waits for: a check that fell due, the owner, a timer, else what can be done this minute. */

@@ -1,8 +1,13 @@
+import type { Move } from "../knowledge/types";
 import type { JobView } from "./reduce";
 
-/** Whether the old capacitor had a bleed resistor, as its last reading says: the new one then needs it too. */
-export function hadResistor(view: Pick<JobView, "readings">, forPart: "start" | "run"): boolean {
-  const last = view.readings.filter(({ moveId }) => moveId === `${forPart}-capacitance`).at(-1);
-  const bleed = last?.input["bleedResistor"];
-  return bleed === "lifted" || bleed === "across";
+/** Whether the old part had a bleed resistor, as the last reading of it says: the new one then needs it too. */
+export function hadResistor(
+  { readings }: Pick<JobView, "readings">,
+  forPart: "start" | "run",
+  moves: readonly Pick<Move, "id" | "part">[],
+): boolean {
+  const ofPart = new Set(moves.filter(({ part }) => part?.place === forPart).map(({ id }) => id));
+  const last = readings.findLast(({ moveId }) => moveId !== null && ofPart.has(moveId));
+  return last?.finding.tells?.["bleedResistor"] === true;
 }

@@ -7,7 +7,7 @@ import {
   type PlugFacts,
 } from "../safety/bench-state";
 import { type HazardFacts, HOLDABLE, hazardIds } from "../safety/hazards";
-import type { Evidence } from "../tools/tool";
+import type { Evidence } from "../tools/finding.input";
 import { type BackTogether, backTogetherOf } from "./back-together";
 import type {
   CapacitorPlate,
@@ -84,6 +84,7 @@ export interface JobGround {
   readonly families: Knowledge["families"];
   readonly archetypes: Knowledge["archetypes"];
   readonly hazards: Knowledge["hazards"];
+  readonly repairs: Knowledge["repairs"];
   readonly limits: Limits;
 }
 
@@ -180,12 +181,16 @@ function readingsOf(standing: readonly Entry[]): Pick<JobView, "readings" | "dea
   };
 }
 
-/** A capacitor's reading as a ratio to its lower mark, with the meter's error. */
-function ratioOf({ finding }: ToolReading): JobAnswer["ratio"] {
-  const share = finding.figures.find(({ id }) => id === "share-of-lower-mark")?.value;
-  const read = finding.figures.find(({ id }) => id === "capacitance");
-  if (share === undefined || read?.upper === undefined || read.value === 0) return undefined;
-  return { value: share, halfWidth: (share * (read.upper - read.value)) / read.value };
+/** What a reading tells isolation: its evidence for the move it was taken for. */
+function evidenceOf({ moveId, finding }: ToolReading): readonly Evidence[] {
+  return finding.evidence.filter((one) => one.moveId === moveId);
+}
+
+/** The number read as a ratio to what it is held against, with the meter's error. */
+function ratioOf({ likelihood }: Evidence): JobAnswer["ratio"] {
+  if (likelihood?.mark === undefined) return undefined;
+  const { value, halfWidth, mark } = likelihood;
+  return { value: value / mark, halfWidth: halfWidth / mark };
 }
 
 function answersOf(standing: readonly Entry[]): Pick<JobView, "answers" | "interventions"> {
@@ -200,14 +205,11 @@ function answersOf(standing: readonly Entry[]): Pick<JobView, "answers" | "inter
     if (entry.kind === "intervention" && entry.payload.seen)
       return [{ ...base, ...entry.payload.seen, circumstance: "cold" }];
     if (entry.kind !== "reading" || entry.payload.of !== "tool") return [];
-    const ratio = ratioOf(entry.payload);
-    return entry.payload.finding.evidence.map(({ moveId, outcomeId }) => ({
-      ...base,
-      moveId,
-      outcomeId,
-      circumstance: "cold",
-      ...(ratio ? { ratio } : {}),
-    }));
+    return evidenceOf(entry.payload).map((one) => {
+      const ratio = ratioOf(one);
+      const { moveId, outcomeId, circumstance } = one;
+      return { ...base, moveId, outcomeId, circumstance, ...(ratio ? { ratio } : {}) };
+    });
   });
   return {
     answers,
@@ -226,18 +228,13 @@ function platesOf(standing: readonly Entry[]): Pick<JobView, "plate" | "capacito
   };
 }
 
-/** The repair that a part chosen for a place is bought for. */
-export const REPAIR_FOR: Readonly<Record<PartChosen["forPart"], string>> = {
-  start: "fit-start-capacitor",
-  run: "fit-run-capacitor",
-};
-
-/** The last word on each price: a part chosen sets the price of its repair. */
-function pricesOf(standing: readonly Entry[]): JobView["prices"] {
+/** The last word on each price: a part chosen sets the price of the repair it is bought for. */
+function pricesOf(standing: readonly Entry[], { repairs }: Pick<JobGround, "repairs">): JobView["prices"] {
   const said = standing.flatMap((entry): [string, number][] => {
     if (entry.kind === "priced") return [[entry.payload.of, entry.payload.minor]];
     if (entry.kind !== "part-chosen") return [];
-    return [[REPAIR_FOR[entry.payload.forPart], entry.payload.priceMinor]];
+    const { forPart, priceMinor } = entry.payload;
+    return repairs.filter((repair) => repair.forPart === forPart).map(({ id }) => [id, priceMinor]);
   });
   return Object.fromEntries(said);
 }
@@ -265,7 +262,7 @@ export function reduceJob(jobId: number, entries: readonly Entry[], ground: JobG
       ({ forPart }) => forPart,
     ),
     stations: lastOf(standing, "built")?.payload.stations ?? null,
-    prices: pricesOf(standing),
+    prices: pricesOf(standing, ground),
     ...backTogetherOf(standing),
     questions: latestBy(
       ofKind(standing, "owner-answer").map((entry) => ({ ...entry.payload, ...placed(entry) })),

@@ -1,4 +1,5 @@
 import { ok, type Result } from "../result";
+import { upcastFinding } from "../tools/upcast-finding";
 import { parseWith } from "../validate";
 import type { EntryKind, NewEntry } from "./entry";
 import { PAYLOADS } from "./entry.input";
@@ -16,6 +17,13 @@ const motorPlateV2: Upcaster = (payload) =>
   typeof payload === "object" && payload !== null && "plate" in payload && payload.plate === "motor"
     ? { ...payload, powerIs: "not-said", typeCode: "" }
     : payload;
+
+/** Readings say how the machine stood, what the number is a ratio to, and which limit row held. */
+const readingV2: Upcaster = (payload) => {
+  const old: Readonly<Record<string, unknown>> = Object.assign({}, payload);
+  if (old["of"] === "dead-check") return { ...old, limitId: null };
+  return { ...old, finding: upcastFinding(old["finding"], old["input"]) };
+};
 
 /**
  * For each kind the steps from version 1 upwards; a kind without steps is at version 1.
@@ -40,7 +48,7 @@ export const UPCASTERS: Readonly<Record<EntryKind, readonly Upcaster[]>> = {
   closed: [],
   answer: [],
   intervention: [withFields({ seen: null })],
-  reading: [],
+  reading: [readingV2],
   "part-chosen": [],
   built: [],
   priced: [],

@@ -32,6 +32,10 @@ export const movePage = strictObject({
   powered: yup.boolean(),
   /** What must be open or off for it; opened once, it costs nothing more. */
   access: yup.string(),
+  /** The part that the move tells of, as the Bench and Match speak of it. */
+  part: strictObject({ family: words(), place: oneOf(["start", "run"] as const), name: words() })
+    .optional()
+    .default(undefined),
   minutes: finiteNumber().required().positive(),
   /** Minutes added for what can hurt: a price on hazard, never a permit. */
   hazardMinutes: finiteNumber().min(0),

@@ -57,6 +57,8 @@ export const ROWS = {
     minutes: finiteNumber().required().positive(),
     partMinor: finiteNumber().required().min(0),
     partFamily: yup.string(),
+    /** The place whose chosen part it is done with. */
+    forPart: yup.string().oneOf(["start", "run"] as const),
     /** Small parts that move over from the old part to the new one. */
     carries: yup.array(yup.string().required()),
   }),

@@ -22,7 +22,7 @@ function stepFor(magnitude: number, unit: string): { scale: number; prefix: stri
   const none = { scale: 1, prefix: "" };
   if (magnitude === 0) return unit === "F" ? { scale: 1e-6, prefix: "μ" } : none;
   if (unit === "F" && magnitude >= 1e-8) return { scale: 1e-6, prefix: "μ" };
-  if (unit === "V" || unit === "Hz" || unit === "1/min" || unit === "dB") return none;
+  if (unit === "V" || unit === "Hz" || unit === "1/min" || unit === "dB" || unit === "ΔK") return none;
   const step = STEPS.find(({ scale }) => magnitude >= scale * 0.99995);
   return step ?? none;
 }
@@ -34,7 +34,7 @@ function significant(value: number, digits: number): string {
   return decimals > 0 && fixed.includes(".") ? fixed.replace(/\.?0+$/, "") : fixed;
 }
 
-const UNIT_WORD: Readonly<Record<string, string>> = { "1/min": "r/min" };
+const UNIT_WORD: Readonly<Record<string, string>> = { "1/min": "r/min", ΔK: "K" };
 
 /**
  * A value in SI as a repairer reads it.

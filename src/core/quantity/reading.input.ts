@@ -1,5 +1,6 @@
 import * as yup from "yup";
-import { asGiven, parseWith, readableBy, strictObject } from "../validate";
+import { fail, issue, ok, type Result } from "../result";
+import { asGiven, handsOn, parseWith, strictObject } from "../validate";
 import { parseReading } from "./parse-reading";
 import { QUANTITIES, type QuantityId, type Reading } from "./reading";
 
@@ -23,40 +24,21 @@ export function readingObject(quantity: QuantityId) {
   });
 }
 
-/**
- * Schema of one reading at a boundary: the text typed at the bench, or a Reading in SI.
- * After validation {@link readingOf} turns either into a Reading.
- */
-export function readingField(quantity: QuantityId, label: string) {
-  const asObject = readingObject(quantity);
-  return yup
-    .mixed<string | Reading>(
-      (value): value is string | Reading =>
-        typeof value === "string" || (typeof value === "object" && value !== null),
-    )
-    .label(label)
-    .meta({ reading: quantity, bareUnit: QUANTITIES[quantity].bare.symbol })
-    .test(readableBy("reading", (text) => parseReading(text, quantity, label)))
-    .test({
-      name: "reading-object",
-      skipAbsent: true,
-      test: (value, context) => {
-        if (typeof value !== "object" || value === null) return true;
-        const parsed = parseWith(asObject, value);
-        if (parsed.ok) return true;
-        const first = parsed.issues[0];
-        return context.createError({
-          message: `${label} ${asGiven(value)} is not a reading: ${first?.message ?? ""}`,
-          params: { code: "reading/malformed", originalValue: value },
-        });
-      },
-    });
+function readReading(given: unknown, quantity: QuantityId, label: string): Result<Reading> {
+  if (typeof given === "string") {
+    const parsed = parseReading(given, quantity, label);
+    return parsed.ok ? ok(parsed.value.reading) : parsed;
+  }
+  const parsed = parseWith(readingObject(quantity), given);
+  if (parsed.ok) return ok(given as Reading);
+  const why = parsed.issues[0]?.message ?? "";
+  return fail(issue("", "reading/malformed", `${label} ${asGiven(given)} is not a reading: ${why}`, given));
 }
 
-/** The Reading behind a validated field. Text that the schema let through and this cannot read is a bug. */
-export function readingOf(field: string | Reading, quantity: QuantityId): Reading {
-  if (typeof field !== "string") return field;
-  const parsed = parseReading(field, quantity);
-  if (!parsed.ok) throw new Error(`not validated before use: ${field}`);
-  return parsed.value.reading;
+/** Schema of one reading at a boundary: the text typed at the bench, or a Reading in SI. Hands on the Reading. */
+export function readingField(quantity: QuantityId, label: string) {
+  return handsOn<Reading>("reading", label, (given) => readReading(given, quantity, label)).meta({
+    reading: quantity,
+    bareUnit: QUANTITIES[quantity].bare.symbol,
+  });
 }

@@ -1,6 +1,7 @@
 import type { ShopCounts } from "../isolation/shop-counts";
 import type { Parameters } from "../knowledge/parameters";
 import type { Knowledge, Limits } from "../knowledge/types";
+import type { ToolCard } from "../tools/tool";
 import type { Settings } from "./settings";
 
 /** What every screen gets from the server once: the shop's settings, its limits and the words of the trade. */
@@ -13,6 +14,8 @@ export interface Shop {
   readonly signs: Knowledge["signs"];
   readonly deadChecks: Knowledge["deadChecks"];
   readonly moves: Knowledge["moves"];
+  /** Every tool, as far as it is plain data. */
+  readonly tools: readonly ToolCard[];
   readonly archetypes: Knowledge["archetypes"];
   readonly hazards: Knowledge["hazards"];
   readonly seen: Knowledge["seen"];

@@ -1,53 +1,10 @@
-import type { InferType, Schema } from "yup";
+import type { Schema } from "yup";
 import type { Limits } from "../knowledge/types";
-import { ok, type Result } from "../result";
+import { fail, type Issue, issue, ok, type Result } from "../result";
 import { parseWith } from "../validate";
-
-export type Verdict = "sound" | "suspect" | "faulty" | "undecided";
-
-/** A value worked out, SI, with the limit it was held against and where that limit comes from. */
-export interface Figure {
-  readonly id: string;
-  readonly label: string;
-  readonly value: number;
-  readonly unit: string;
-  readonly lower?: number | undefined;
-  readonly upper?: number | undefined;
-  readonly limit?: number | undefined;
-  /** A source id, or `mark`, `nameplate`, `twin`, `earlier`, `shop`. */
-  readonly limitSource?: string | undefined;
-}
-
-/** Words live in the interface; the tool says which sentence and with which values. */
-export interface Said {
-  readonly code: string;
-  readonly params: Readonly<Record<string, number | string>>;
-}
-
-export interface Evidence {
-  readonly moveId: string;
-  readonly outcomeId: string;
-  readonly likelihood?:
-    | { readonly quantity: string; readonly value: number; readonly halfWidth: number }
-    | undefined;
-}
-
-export interface Basis {
-  readonly toolId: string;
-  readonly toolVersion: number;
-  readonly knowledgeVersion: string;
-}
-
-/** What a tool answers. */
-export interface Finding {
-  readonly verdict: Verdict;
-  readonly figures: readonly Figure[];
-  readonly reasons: readonly Said[];
-  readonly cautions: readonly Said[];
-  readonly sources: readonly string[];
-  readonly evidence: readonly Evidence[];
-  readonly basis: Basis;
-}
+import { type AnyField, type Fields, type InputOf, inputSchema } from "./field.input";
+import type { Evidence, Figure, Finding, Said, Verdict } from "./finding.input";
+import { withoutLeads } from "./leads";
 
 /** What a tool stands on: limits as they hold in this shop, and the state of the knowledge. */
 export interface ToolGround {
@@ -55,10 +12,44 @@ export interface ToolGround {
   readonly knowledgeVersion: string;
 }
 
-export interface Tool {
+/** What hands or probes go to for it. */
+export type Touch = "past" | "inside" | "bare-conductors" | "drive" | "board" | "running-parts";
+
+/** What keeps someone from harm: a failed finding that speaks of one withholds power and the word "repaired". */
+export type Protection = "earth" | "insulation" | "cord" | "guard" | "protector";
+
+/** Where a job goes on after a verdict. */
+export type After = "isolate" | "measure" | "match" | "decide";
+
+/** The part of a declaration that is plain data: what pages, the Bench and the screens know of every tool. */
+export interface ToolCard {
   readonly id: string;
   readonly version: number;
+  readonly topic: string;
   readonly title: string;
+  /** One line: what it answers, with an example. */
+  readonly about: string;
+  /** How it is done, before the probes touch. */
+  readonly how: string;
+  /** What stands in the verdict's place until something is read. */
+  readonly waiting: string;
+  /** Moves whose readings it judges. */
+  readonly judges: readonly string[];
+  /** Stations of which the machine must have one, for it to be listed under Measure. */
+  readonly stations: readonly string[];
+  readonly touches: readonly Touch[];
+  /** Protections that its finding tells of. */
+  readonly speaksOf: readonly Protection[];
+  /** Limit rows that it uses. */
+  readonly limits: readonly string[];
+  readonly next: Readonly<Record<Verdict, After>>;
+  /** What the type line understands and can hand to it: the kind of marking, such as `capacitor`. */
+  readonly takesMarking?: { readonly kind: string; readonly field: string };
+}
+
+export interface Tool extends ToolCard {
+  readonly fields: Fields;
+  readonly codes: readonly string[];
   readonly input: Schema;
   /** A worked example of the input: shown by GET /api/tools and run by the contract test. */
   readonly example: unknown;
@@ -66,31 +57,103 @@ export interface Tool {
   run(raw: unknown, ground: ToolGround): Result<Finding>;
 }
 
-interface ToolDefinition<S extends Schema> {
-  readonly id: string;
-  readonly version: number;
-  readonly title: string;
-  readonly input: S;
-  readonly example: InferType<S>;
-  analyse(input: InferType<S>, limits: Limits): Omit<Finding, "basis">;
+interface SaidOf<C extends string> extends Said {
+  readonly code: C;
+}
+
+/** What a tool's own analysis answers; the basis is added for it. */
+export interface Analysis<C extends string> {
+  readonly verdict: Verdict;
+  readonly figures: readonly Figure[];
+  readonly reasons: readonly SaidOf<C>[];
+  readonly cautions: readonly SaidOf<C>[];
+  readonly sources: readonly string[];
+  readonly evidence: readonly Evidence[];
+  readonly tells?: Finding["tells"];
+}
+
+interface ToolDefinition<F extends Fields, C extends string> extends ToolCard {
+  readonly fields: F;
+  /** Every sentence it can say: `words.ts` must have each. */
+  readonly codes: readonly C[];
+  readonly example: unknown;
+  analyse(input: InputOf<F>, limits: Limits): Analysis<C>;
+}
+
+/** A tool that was made, with its codes in its type. */
+export interface MadeTool<C extends string> extends Tool {
+  readonly codes: readonly C[];
+}
+
+/** The sentences of a tool: one for each of its codes, or it does not compile. */
+export type WordsOf<T extends { readonly codes: readonly string[] }> = Readonly<
+  Record<T["codes"][number], (params: Said["params"]) => string>
+>;
+
+function missingLimits(limits: Limits, ids: readonly string[]): Issue[] {
+  return ids
+    .filter((id) => !Object.hasOwn(limits, id))
+    .map((id) => issue("", "tool/no-limit", `There is no limit "${id}".`, id));
 }
 
 /** The one way to make a tool. */
-export function defineTool<S extends Schema>(definition: ToolDefinition<S>): Tool {
-  const { id, version, title, input, example, analyse } = definition;
+export function defineTool<F extends Fields, const C extends string>(
+  definition: ToolDefinition<F, C>,
+): MadeTool<C> {
+  const { analyse, ...declared } = definition;
+  const { schema, hasLeads } = inputSchema(definition.fields);
   return {
-    id,
-    version,
-    title,
-    input,
-    example,
+    ...declared,
+    input: schema,
     run(raw, { limits, knowledgeVersion }) {
-      const parsed = parseWith(input, raw);
+      const lacking = missingLimits(limits, definition.limits);
+      if (lacking.length > 0) return fail(...lacking);
+      const parsed = parseWith(schema, raw);
       if (!parsed.ok) return parsed;
+      const read = hasLeads ? withoutLeads(definition.fields, parsed.value) : parsed;
+      if (!read.ok) return read;
       return ok({
-        ...analyse(parsed.value, limits),
-        basis: { toolId: id, toolVersion: version, knowledgeVersion },
+        ...analyse(read.value, limits),
+        basis: { toolId: definition.id, toolVersion: definition.version, knowledgeVersion },
       });
     },
   };
 }
+
+/** The plain data of a tool, as it goes to a page. */
+export function cardOf(tool: Tool): ToolCard {
+  const {
+    id,
+    version,
+    topic,
+    title,
+    about,
+    how,
+    waiting,
+    judges,
+    stations,
+    touches,
+    speaksOf,
+    limits,
+    next,
+    takesMarking,
+  } = tool;
+  return {
+    id,
+    version,
+    topic,
+    title,
+    about,
+    how,
+    waiting,
+    judges,
+    stations,
+    touches,
+    speaksOf,
+    limits,
+    next,
+    ...(takesMarking ? { takesMarking } : {}),
+  };
+}
+
+export type { AnyField };

@@ -41,16 +41,16 @@ const CODE_ORDER: readonly string[] = [
   "now/fit",
   "now/run-failed",
   "now/replace",
-  "now/part-faulty",
+  "now/after-faulty",
   "now/part-chosen",
-  "now/measure-capacitor",
+  "now/after-undecided",
+  "now/measure",
   "now/isolate",
   "now/make-safe",
   "now/dead-checks",
   "now/family",
   "now/complaint",
   "now/measured",
-  "now/nothing-to-measure",
   "due/now",
   "due/later",
 ];
@@ -73,10 +73,10 @@ function useStanding(jobs: readonly BenchJob[], shop: Shop): readonly Standing[]
   const now = useNow(shop.now);
   const isFreshFor = useWatches();
   useTouches(undefined, noTouches);
-  const { limits, deadChecks, settings } = shop;
+  const { limits, deadChecks, moves, tools, settings } = shop;
   return jobs.map(({ view, ownerName }) => {
     const isPlugFresh = isFreshFor(view, now, limits);
-    const ground = { deadChecks, limits, now, zone: settings.zone, isPlugFresh };
+    const ground = { deadChecks, moves, tools, limits, now, zone: settings.zone, isPlugFresh };
     return {
       view,
       ownerName,

@@ -93,9 +93,7 @@ function Answer(props: CheckProps) {
   const last = lastAnswer(props);
   if (!last) return null;
   const shown = last.reading ? formatReading(last.reading) : { number: last.entered, unit: "" };
-  const row = Object.values(shop.limits).find(
-    ({ source, value }) => source === last.limitSource && value === last.limit,
-  );
+  const row = last.limitId === null ? undefined : shop.limits[last.limitId];
   const relation = row?.relation === "at-most" ? "at most" : "at least";
   const words = { passed: "passed", failed: "failed", undecided: "cannot tell" }[last.verdict];
   return (

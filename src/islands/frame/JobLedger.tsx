@@ -4,20 +4,21 @@ import type { Stage } from "@/core/job/stages";
 import { formatInstant } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { postEntry } from "../state/post-entry";
-import { lineWords } from "../words/ledger";
+import { type SayLine, useLineWords } from "../words/use-tool-words";
 import { LedgerForms } from "./LedgerForms";
 
 interface LineProps {
   readonly line: LedgerLine;
   readonly shop: Shop;
+  readonly say: SayLine;
   readonly isBusy: boolean;
   onStrike(line: LedgerLine): void;
 }
 
 const FIXED: ReadonlySet<LedgerLine["kind"]> = new Set(["struck", "restored"]);
 
-function Line({ line, shop, isBusy, onStrike }: LineProps) {
-  const words = lineWords(line, shop);
+function Line({ line, shop, say, isBusy, onStrike }: LineProps) {
+  const words = say(line);
   const action = line.isStruck ? "restore" : "strike";
   return (
     <li className="grid min-h-12 grid-cols-[34px_minmax(0,1fr)_auto] items-center gap-x-3 border-rule border-t py-1 md:grid-cols-[34px_minmax(0,1fr)_auto_auto]">
@@ -57,6 +58,7 @@ export function JobLedger({
   readonly shop: Shop;
   readonly stage: Stage;
 }) {
+  const say = useLineWords(job, shop);
   const [problem, setProblem] = useState<string | undefined>(undefined);
   const [isBusy, setIsBusy] = useState(false);
   const [isWhole, setIsWhole] = useState(false);
@@ -82,7 +84,7 @@ export function JobLedger({
       ) : null}
       <ol data-testid="ledger">
         {visible.map((line) => (
-          <Line key={line.seq} line={line} shop={shop} isBusy={isBusy} onStrike={strike} />
+          <Line key={line.seq} line={line} shop={shop} say={say} isBusy={isBusy} onStrike={strike} />
         ))}
       </ol>
       {newestFirst.length > SHORT ? (

@@ -2,8 +2,8 @@ import { Command } from "cmdk";
 import { useEffect, useRef, useState } from "react";
 import { type CapacitorMark, parseCapacitorMark } from "@/core/markings/capacitor";
 import { type NameplateLine, parseNameplate } from "@/core/markings/nameplate";
-import { TOOLS } from "@/core/tools/registry";
 import { request } from "../state/api";
+import { useToolList } from "./use-tool-list";
 
 interface JobHit {
   readonly jobId: number;
@@ -76,6 +76,8 @@ function Understood({ mark }: { readonly mark: CapacitorMark }) {
   );
 }
 
+/** The kind of marking that is understood here: tools say which they take. */
+const MARKING = "capacitor";
 const ITEM = "flex min-h-11 cursor-pointer items-center gap-3 px-3 py-2 data-[selected=true]:bg-neck";
 
 /** The shop's one line: jobs, tools, and what a part says, one key away. */
@@ -85,6 +87,7 @@ export function TypeLine({ jobId }: { readonly jobId?: number | undefined }) {
   const field = useRef<HTMLInputElement>(null);
   const hits = useJobHits(typed);
   const mark = understood(typed);
+  const list = useToolList(isOpen);
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       const target = event.target as HTMLElement;
@@ -97,7 +100,8 @@ export function TypeLine({ jobId }: { readonly jobId?: number | undefined }) {
   }, []);
   const go = (path: string): void => window.location.assign(path);
   const words = typed.trim().toLowerCase();
-  const tools = words === "" ? [] : TOOLS.filter(({ title }) => title.toLowerCase().includes(words));
+  const tools = words === "" ? [] : list.filter(({ title }) => title.toLowerCase().includes(words));
+  const checks = mark && list.find(({ takesMarking }) => takesMarking === MARKING);
   const plate = mark ? undefined : understoodPlate(typed);
   const hasAnswer = mark !== undefined || plate !== undefined || hits.length > 0 || tools.length > 0;
   return (
@@ -125,13 +129,13 @@ export function TypeLine({ jobId }: { readonly jobId?: number | undefined }) {
         onMouseDown={(event) => event.preventDefault()}
       >
         {mark ? <Understood mark={mark} /> : null}
-        {mark ? (
+        {checks ? (
           <Command.Item
             className={ITEM}
             value="check"
             onSelect={() =>
               go(
-                `${jobId ? `/jobs/${jobId}/measure` : "/tools/capacitor-against-mark"}?mark=${encodeURIComponent(typed)}`,
+                `${jobId ? `/jobs/${jobId}/measure` : `/tools/${checks.id}`}?mark=${encodeURIComponent(typed)}`,
               )
             }
           >

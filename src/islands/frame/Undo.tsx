@@ -5,7 +5,7 @@ import type { Stage } from "@/core/job/stages";
 import type { Shop } from "@/core/shop/shop";
 import { $lastKept } from "../state/tabs";
 import { undoLast } from "../state/undo";
-import { lineWords } from "../words/ledger";
+import { useLineWords } from "../words/use-tool-words";
 import { onKey } from "./keys";
 
 const STAYS_MS = 8000;
@@ -19,6 +19,7 @@ interface UndoProps {
 /** What was just kept, for eight seconds, with one tap or the key u to take it back. */
 export function Undo({ job, shop, stage }: UndoProps) {
   const kept = useStore($lastKept);
+  const say = useLineWords(job, shop);
   const [problem, setProblem] = useState<string | undefined>(undefined);
   const [isShown, setIsShown] = useState(false);
   useEffect(() => {
@@ -37,7 +38,7 @@ export function Undo({ job, shop, stage }: UndoProps) {
       className="no-print fixed right-3 bottom-3 z-20 flex max-w-[min(92vw,440px)] items-center gap-3 border-2 border-ink bg-sheet px-4 py-2"
       data-testid="undo"
     >
-      <span className="min-w-0 flex-1 truncate">{problem ?? lineWords(line, shop)}</span>
+      <span className="min-w-0 flex-1 truncate">{problem ?? say(line)}</span>
       <button
         type="button"
         className="btn btn-outline"

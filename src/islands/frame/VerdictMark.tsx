@@ -1,4 +1,4 @@
-import type { Verdict } from "@/core/tools/tool";
+import type { Verdict } from "@/core/tools/finding.input";
 
 /** `ticked`: somebody says so; nothing was measured, so it is no good mark. */
 export type MarkShape = Verdict | "passed" | "failed" | "not-known" | "ticked";

@@ -27,7 +27,7 @@ export function useJobScreen(fromPage: JobView, shop: Shop): JobScreen {
   const job = useJob(fromPage);
   const now = useNow(shop.now);
   const isFreshFor = useWatches();
-  const { limits, deadChecks } = shop;
+  const { limits, deadChecks, moves, tools } = shop;
   const isPlugFresh = isFreshFor(job, now, limits);
   const isStillFresh = useCallback((): boolean => {
     const current = $job.get();
@@ -36,7 +36,7 @@ export function useJobScreen(fromPage: JobView, shop: Shop): JobScreen {
   useTouches(job.jobId, isStillFresh);
   return useMemo(() => {
     const bench = asSeen(job.bench, isPlugFresh);
-    const ground = { deadChecks, limits, now, zone: shop.settings.zone, isPlugFresh };
+    const ground = { deadChecks, moves, tools, limits, now, zone: shop.settings.zone, isPlugFresh };
     return {
       job,
       now,
@@ -52,5 +52,5 @@ export function useJobScreen(fromPage: JobView, shop: Shop): JobScreen {
           : undefined,
       gaps: (need) => gapsFor(bench, need, job.machine, now, limits),
     };
-  }, [job, now, isPlugFresh, deadChecks, limits, shop.settings.zone]);
+  }, [job, now, isPlugFresh, deadChecks, moves, tools, limits, shop.settings.zone]);
 }

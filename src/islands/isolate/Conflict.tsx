@@ -5,7 +5,7 @@ import type { Shop } from "@/core/shop/shop";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
 import { inSentence } from "../words/in-sentence";
-import { lineWords } from "../words/ledger";
+import { type SayLine, useLineWords } from "../words/use-tool-words";
 
 interface ConflictProps {
   readonly conflict: Contradiction | undefined;
@@ -22,11 +22,11 @@ interface Line {
   readonly moveId: string | undefined;
 }
 
-function lineOf(job: JobView, shop: Shop, seq: number): Line {
+function lineOf(job: JobView, say: SayLine, seq: number): Line {
   const line = job.ledger.find((one) => one.seq === seq);
   const moveId = job.answers.find((one) => one.seq === seq)?.moveId;
   if (!line || line.kind === "complaint") return { seq, words: "the complaint", moveId };
-  return { seq, words: `line ${seq}, ${inSentence(lineWords(line, shop))}`, moveId };
+  return { seq, words: `line ${seq}, ${inSentence(say(line))}`, moveId };
 }
 
 const count = new Intl.NumberFormat("en", { useGrouping: true });
@@ -34,10 +34,11 @@ const count = new Intl.NumberFormat("en", { useGrouping: true });
 /** Answers that contradict each other: which two cannot both be, and the ones to ask again. */
 export function Conflict({ conflict, job, knowledge, shop, onAsk }: ConflictProps) {
   const { post, problem, isBusy } = usePost(job.jobId);
+  const say = useLineWords(job, shop);
   if (!conflict) return null;
   const { impossible } = conflict;
-  const pair = impossible?.seqs.map((seq) => lineOf(job, shop, seq));
-  const doubted = [...new Set(conflict.doubted)].map((seq) => lineOf(job, shop, seq));
+  const pair = impossible?.seqs.map((seq) => lineOf(job, say, seq));
+  const doubted = [...new Set(conflict.doubted)].map((seq) => lineOf(job, say, seq));
   const askAgain = async ({ seq, moveId }: Line): Promise<void> => {
     if (moveId === undefined) return;
     const isStruck = await post({ kind: "struck", stage: "isolate", payload: { seq, why: "asked again" } });

@@ -3,7 +3,6 @@ import type { RatedMove } from "@/core/isolation/next-move";
 import { owedChecks } from "@/core/job/next-step";
 import type { Knowledge } from "@/core/knowledge/types";
 import { formatChance, formatMoney } from "@/core/quantity/format";
-import { toolJudging } from "@/core/tools/registry";
 import { Choices } from "../fields/Choices";
 import { Problem } from "../fields/Problem";
 import { BenchGate } from "../frame/BenchGate";
@@ -11,8 +10,8 @@ import type { JobScreen } from "../frame/use-job-screen";
 import { faultLabel } from "../isolation/names";
 import { usePost } from "../state/use-post";
 import { inSentence } from "../words/in-sentence";
-import { CapacitorReading } from "./CapacitorReading";
 import type { MoveProps } from "./move-props";
+import { ToolReading } from "./ToolReading";
 
 type Circumstance = "cold" | "hot" | "loaded";
 const CIRCUMSTANCES: readonly { readonly value: Circumstance; readonly label: string }[] = [
@@ -216,6 +215,7 @@ export function NextMove(
   },
 ) {
   const { move, isRaised, isOwnChoice } = props;
+  const tool = props.shop.tools.find(({ judges }) => judges.includes(move.id));
   const likeliest = [...(props.rated?.answers ?? [])].sort((one, other) => other.chance - one.chance)[0];
   const why = likeliest
     ? `${doubtWords(props.rated?.doubtRemoved ?? 0)} Likeliest answer: ${inSentence(move.answers[likeliest.outcomeId] ?? likeliest.outcomeId)}, ${formatChance(likeliest.chance)}, ${thenWords(props.knowledge, props.rated, likeliest.outcomeId)}.`
@@ -234,7 +234,11 @@ export function NextMove(
         </p>
       ) : null}
       <Facts {...props} />
-      {toolJudging(move.id) ? <CapacitorReading {...props} /> : <AnswerPart {...props} />}
+      {tool ? (
+        <ToolReading key={`${tool.id}:${move.id}`} {...props} toolId={tool.id} />
+      ) : (
+        <AnswerPart {...props} />
+      )}
     </section>
   );
 }

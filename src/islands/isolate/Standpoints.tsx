@@ -4,7 +4,7 @@ import type { Knowledge } from "@/core/knowledge/types";
 import { formatChance } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { faultLabel } from "../isolation/names";
-import { lineWords } from "../words/ledger";
+import { type SayLine, useLineWords } from "../words/use-tool-words";
 
 interface StandpointsProps {
   readonly history: readonly Standpoint[];
@@ -15,14 +15,15 @@ interface StandpointsProps {
 
 const WORTH_NAMING = 0.05;
 
-function stepWords(job: JobView, shop: Shop, seq: number): string {
+function stepWords(job: JobView, say: SayLine, seq: number): string {
   if (seq === 0) return "Before anything was known";
   const line = job.ledger.find((one) => one.seq === seq);
-  return line ? lineWords(line, shop) : `Line ${seq}`;
+  return line ? say(line) : `Line ${seq}`;
 }
 
 /** How suspicion moved: the likeliest after each line, so that it can be seen what turned it. */
 export function Standpoints({ history, job, knowledge, shop }: StandpointsProps) {
+  const say = useLineWords(job, shop);
   if (history.length < 2) return null;
   return (
     <details className="mt-1" data-testid="history">
@@ -34,7 +35,7 @@ export function Standpoints({ history, job, knowledge, shop }: StandpointsProps)
           <li key={seq} className="grid gap-x-5 gap-y-1 border-rule border-b py-2 md:grid-cols-2">
             <span>
               {seq > 0 ? <span className="num mr-2 text-soft">{seq}</span> : null}
-              {stepWords(job, shop, seq)}
+              {stepWords(job, say, seq)}
             </span>
             <ul>
               {leading

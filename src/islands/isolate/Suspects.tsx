@@ -6,7 +6,7 @@ import { formatChance, formatMoney } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { faultLabel, repairLabel } from "../isolation/names";
 import { inSentence } from "../words/in-sentence";
-import { lineWords } from "../words/ledger";
+import { type SayLine, useLineWords } from "../words/use-tool-words";
 
 const SHOWN = 5;
 const LEAST_SHOWN = 0.01;
@@ -22,10 +22,10 @@ interface SuspectsProps {
 }
 
 /** The line as a few words: what speaks, not where it stands. */
-function spoken(job: JobView, shop: Shop, seq: number): string {
+function spoken(job: JobView, say: SayLine, seq: number): string {
   const line = job.ledger.find((one) => one.seq === seq);
   if (line?.kind === "complaint") return "the complaint";
-  const words = line ? lineWords(line, shop) : `line ${seq}`;
+  const words = line ? say(line) : `line ${seq}`;
   return inSentence(words.split(": ").at(-1) ?? words);
 }
 
@@ -40,13 +40,14 @@ function Weights({
   readonly job: JobView;
   readonly shop: Shop;
 }) {
+  const say = useLineWords(job, shop);
   if (weights.length === 0) return null;
   const inOrder = [...weights].sort((one, other) => other.bits - one.bits).slice(0, 3);
   return (
     <p className="text-soft">
       {word}{" "}
       <b className="font-medium text-ink">
-        {[...new Set(inOrder.map(({ seq }) => spoken(job, shop, seq)))].join(" · ")}
+        {[...new Set(inOrder.map(({ seq }) => spoken(job, say, seq)))].join(" · ")}
       </b>
     </p>
   );

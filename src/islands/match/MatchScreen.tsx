@@ -146,12 +146,18 @@ export function MatchScreen({ job: fromPage, shop, parts }: MatchProps) {
   const { job } = screen;
   const bad = job.readings
     .filter(({ finding }) => finding.verdict === "faulty")
-    .map(({ moveId }): Place => (moveId === "start-capacitance" ? "start" : "run"));
+    .flatMap(({ moveId }) => shop.moves.find(({ id }) => id === moveId)?.part?.place ?? []);
   const [place, setPlace] = useState<Place>(bad.at(-1) ?? job.capacitors[0]?.id ?? "start");
   const kept = job.capacitors.find(({ id }) => id === place);
   const mark = kept ? parseCapacitorMark(kept.mark) : undefined;
   const need = mark?.ok
-    ? capacitorRequirement(mark.value, place, shop.settings.volts, hadResistor(job, place), shop.limits)
+    ? capacitorRequirement(
+        mark.value,
+        place,
+        shop.settings.volts,
+        hadResistor(job, place, shop.moves),
+        shop.limits,
+      )
     : undefined;
   return (
     <JobFrame screen={screen} shop={shop} stage="match">

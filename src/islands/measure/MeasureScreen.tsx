@@ -1,29 +1,21 @@
 import { useState } from "react";
 import type { JobView } from "@/core/job/reduce";
-import type { Move } from "@/core/knowledge/types";
 import type { Shop } from "@/core/shop/shop";
-import { toolJudging } from "@/core/tools/registry";
 import { Choices } from "../fields/Choices";
 import { Problem } from "../fields/Problem";
 import { BenchGate } from "../frame/BenchGate";
 import { JobFrame } from "../frame/JobFrame";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
+import { useIsolation } from "../isolation/use-isolation";
 import { useAwake } from "../state/awake";
 import { dropDraft, keepDraft, readDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
-import { CapacitorSheet } from "../tools/capacitor-against-mark/CapacitorSheet";
-import { FindingWords } from "../tools/capacitor-against-mark/FindingWords";
-import { useCapacitorSheet } from "../tools/capacitor-against-mark/use-capacitor-sheet";
-
-type CapacitorMove = Move & { readonly role: "start" | "run" };
-
-function capacitorMoves(shop: Shop, job: JobView): CapacitorMove[] {
-  const all = shop.moves
-    .filter(({ id }) => toolJudging(id) !== undefined)
-    .map((move): CapacitorMove => ({ ...move, role: move.id === "start-capacitance" ? "start" : "run" }));
-  const there = all.filter(({ role }) => job.machine.stores.includes(role));
-  return there.length > 0 ? there : all;
-}
+import { FindingWords } from "../tools/FindingWords";
+import { givenFor, keyReading, markingInAddress } from "../tools/given";
+import { ToolSheet } from "../tools/ToolSheet";
+import { type LoadedTool, useLoadedTool } from "../tools/use-loaded-tool";
+import { useToolSheet } from "../tools/use-tool-sheet";
+import { type Measurable, measurablesOf } from "./measurables";
 
 function Kept({ job, last }: { readonly job: JobView; readonly last: JobView["readings"][number] }) {
   const { post, problem, isBusy } = usePost(job.jobId);
@@ -31,7 +23,7 @@ function Kept({ job, last }: { readonly job: JobView; readonly last: JobView["re
     <div className="mt-3 border-rule border-t pt-3" data-testid="kept">
       <div className="flex flex-wrap items-baseline gap-x-4">
         <span className="text-soft">Kept as line {last.seq}</span>
-        <span className="num font-semibold text-[28px]">{String(last.input["reading"])}</span>
+        <span className="num font-semibold text-[28px]">{keyReading(last.finding)}</span>
         <button
           type="button"
           className="min-h-11 text-teal underline underline-offset-4"
@@ -52,53 +44,51 @@ function Kept({ job, last }: { readonly job: JobView; readonly last: JobView["re
 interface SheetProps {
   readonly screen: JobScreen;
   readonly shop: Shop;
-  readonly move: CapacitorMove;
-  readonly markGiven: string;
+  readonly measurable: Measurable;
 }
 
-function Sheet({ screen, shop, move, markGiven }: SheetProps) {
+function Sheet({ screen, shop, measurable, loaded }: SheetProps & { readonly loaded: LoadedTool }) {
   const { job } = screen;
-  const mark = markGiven || (job.capacitors.find(({ id }) => id === move.role)?.mark ?? "");
-  const model = useCapacitorSheet({ draftKey: `${job.jobId}:${move.id}`, mark, role: move.role, shop });
-  const last = job.readings.filter((reading) => reading.moveId === move.id).at(-1);
+  const { move, need } = measurable;
+  const { tool, pictures } = loaded;
   const { ask, problem } = usePost(job.jobId);
-  const [isGated, setIsGated] = useState(false);
-  const keep = async (taken: "now" | "afterwards"): Promise<void> => {
-    if (model.reading.take() === undefined) return;
-    if (!model.finding)
-      return model.reading.object([{ path: "", code: "sheet/incomplete", message: model.missing ?? "" }]);
-    const issues = await ask({
-      kind: "reading",
-      stage: "measure",
-      payload: { of: "tool", toolId: "capacitor-against-mark", moveId: move.id, input: model.input, taken },
-    });
-    const isRefused = issues.some(({ code }) => code === "guard/bench-state");
-    setIsGated(isRefused);
-    if (issues.length === 0) model.next();
-    else if (!isRefused) model.reading.object(issues);
-  };
-  const tryKeep = (): void => {
-    const isReady = model.reading.text.trim() !== "" && model.finding !== undefined;
-    if (isReady && screen.gaps("hands-inside").length > 0) setIsGated(true);
-    else void keep("now");
-  };
-  const gate = isGated ? (
+  const given = givenFor(job, move);
+  const model = useToolSheet({
+    tool,
+    draftKey: `${job.jobId}:${measurable.key}`,
+    given: { ...given, marking: markingInAddress() ?? given.marking },
+    shop,
+    target: {
+      isGated: () => screen.gaps(need).length > 0,
+      keep: (input, taken) =>
+        ask({
+          kind: "reading",
+          stage: "measure",
+          payload: { of: "tool", toolId: tool.id, moveId: move?.id ?? null, input, taken },
+        }),
+    },
+  });
+  const last = job.readings.findLast(
+    (reading) => reading.toolId === tool.id && reading.moveId === (move?.id ?? null),
+  );
+  const gate = model.isGated ? (
     <BenchGate
       stage="measure"
-      need="hands-inside"
+      need={need}
       screen={screen}
-      about={model.draft.reading}
-      onSettled={() => setIsGated(false)}
-      onAfterwards={() => keep("afterwards")}
+      about={model.reading?.model.text || "this reading"}
+      onSettled={model.settled}
+      onAfterwards={() => model.keep("afterwards")}
     />
   ) : null;
   return (
-    <CapacitorSheet
+    <ToolSheet
       model={model}
+      pictures={pictures}
       shop={shop}
-      title={move.title}
+      title={measurable.title}
+      how={tool.how}
       whose={`Job ${job.jobId} · ${job.takenIn?.machine ?? ""} · ${job.takenIn?.place ?? ""}`}
-      onKeep={tryKeep}
       gate={
         <>
           {gate}
@@ -111,51 +101,78 @@ function Sheet({ screen, shop, move, markGiven }: SheetProps) {
   );
 }
 
-function markInAddress(): string {
-  return new URLSearchParams(window.location.search).get("mark") ?? "";
+function Fetched(props: SheetProps) {
+  const loaded = useLoadedTool(props.measurable.toolId);
+  return loaded ? <Sheet {...props} loaded={loaded} /> : null;
 }
 
-function Moves({ screen, shop }: { readonly screen: JobScreen; readonly shop: Shop }) {
+/** The move that isolation would make next, once it is worked out. */
+function useWanted(screen: JobScreen, shop: Shop): string | undefined {
+  const shown = useIsolation(screen, shop);
+  return shown.kind === "ready" ? shown.isolation.moves[0]?.moveId : undefined;
+}
+
+/** What to open: a part that nobody has read yet, or else what was read last. */
+function firstOf(all: readonly Measurable[], { readings }: JobView): Measurable | undefined {
+  const last = readings.at(-1);
+  return (
+    all.find(({ isRead, move }) => !isRead && move?.part !== undefined) ??
+    all.find(({ toolId, move }) => toolId === last?.toolId && (move?.id ?? null) === last.moveId) ??
+    all[0]
+  );
+}
+
+function Measurables({ screen, shop }: { readonly screen: JobScreen; readonly shop: Shop }) {
   const { job } = screen;
-  const moves = capacitorMoves(shop, job);
-  const key = `move:${job.jobId}`;
-  const unread = moves.find(({ id }) => !job.readings.some((reading) => reading.moveId === id));
-  const [chosen, setChosen] = useState(() => readDraft<string>(key) ?? unread?.id ?? moves[0]?.id);
-  const move = moves.find(({ id }) => id === chosen) ?? moves[0];
-  if (!move) return null;
-  const choose = (id: string): void => {
-    setChosen(id);
-    if (id === unread?.id) dropDraft(key);
-    else keepDraft(key, id);
+  const wanted = useWanted(screen, shop);
+  const all = measurablesOf(job, shop);
+  const key = `measure:${job.jobId}`;
+  const first = firstOf(all, job);
+  const [chosen, setChosen] = useState(() => readDraft<string>(key) ?? first?.key);
+  const measurable = all.find((one) => one.key === chosen) ?? all[0];
+  if (!measurable)
+    return (
+      <div className="move px-5 py-5">
+        <h1 className="font-bold text-[30px] leading-tight">Nothing here is measured with a tool yet</h1>
+        <p className="mt-1 text-lg">This kind of machine has no part that the tools of this shop read.</p>
+        <a className="btn btn-primary mt-4" href={`/jobs/${job.jobId}/isolate`}>
+          Find the fault
+        </a>
+      </div>
+    );
+  const choose = (one: string): void => {
+    setChosen(one);
+    if (one === first?.key) dropDraft(key);
+    else keepDraft(key, one);
   };
   return (
     <>
-      {moves.length > 1 ? (
+      {all.length > 1 ? (
         <div className="mb-3">
           <Choices
-            legend="Which one"
-            name="move"
-            choices={moves.map(({ id, role }) => ({
-              value: id,
-              label: role === "start" ? "Start capacitor" : "Run capacitor",
+            legend="What can be measured on this machine"
+            name="measurable"
+            choices={all.map(({ key: value, name, move }) => ({
+              value,
+              label: move !== undefined && move.id === wanted ? `${name}, wanted next` : name,
             }))}
-            value={move.id}
+            value={measurable.key}
             onChoose={choose}
           />
         </div>
       ) : null}
-      <Sheet key={move.id} screen={screen} shop={shop} move={move} markGiven={markInAddress()} />
+      <Fetched key={measurable.key} screen={screen} shop={shop} measurable={measurable} />
     </>
   );
 }
 
-/** Measure inside a job: the reading, its verdict, and the line it becomes. */
+/** Measure inside a job: what this machine can be measured for, the reading, its verdict, and the line it becomes. */
 export function MeasureScreen({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
   const screen = useJobScreen(job, shop);
   const isAwake = useAwake();
   return (
     <JobFrame screen={screen} shop={shop} stage="measure">
-      {isAwake ? <Moves screen={screen} shop={shop} /> : null}
+      {isAwake ? <Measurables screen={screen} shop={shop} /> : null}
     </JobFrame>
   );
 }

@@ -6,9 +6,9 @@ import { finalTests, signOffWord } from "@/core/job/sign-off";
 import { dayIn, formatDay, formatInstant, formatReading, formatText } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { billWords } from "../words/bill";
-import { lineWords } from "../words/ledger";
 import { promiseWords } from "../words/put-back";
 import { RUN_RESULT, RUN_WORDS, SIGN_OFF_WORDS, UNPROVEN_WORDS } from "../words/runs";
+import { useLineWords } from "../words/use-tool-words";
 import { Figures } from "./Figures";
 
 interface SheetProps {
@@ -42,6 +42,7 @@ function isTelling(payload: Extract<JobView["ledger"][number], { kind: "reading"
 
 /** The readings and answers that speak for what was wrong, in the words of the log. */
 function Found({ job, shop }: Pick<SheetProps, "job" | "shop">) {
+  const say = useLineWords(job, shop);
   const telling = job.ledger.filter(
     (line) =>
       !line.isStruck && ((line.kind === "reading" && isTelling(line.payload)) || line.kind === "answer"),
@@ -51,7 +52,7 @@ function Found({ job, shop }: Pick<SheetProps, "job" | "shop">) {
     <ul>
       {telling.slice(-6).map((line) => (
         <li key={line.seq}>
-          {lineWords(line, shop)} <span className="text-soft">(line {line.seq})</span>
+          {say(line)} <span className="text-soft">(line {line.seq})</span>
         </li>
       ))}
     </ul>
@@ -59,10 +60,8 @@ function Found({ job, shop }: Pick<SheetProps, "job" | "shop">) {
 }
 
 /** Where a limit is from, and that it is only recalled where nobody has checked it. */
-function sourceWords({ limit, limitSource }: JobView["deadChecks"][number], shop: Shop): string {
-  const row = Object.values(shop.limits).find(
-    ({ source, value }) => source === limitSource && value === limit,
-  );
+function sourceWords({ limitId, limitSource }: JobView["deadChecks"][number], shop: Shop): string {
+  const row = limitId === null ? undefined : shop.limits[limitId];
   return `${limitSource}${row?.reviewed ? "" : ", recalled, not checked"}`;
 }
 
@@ -132,6 +131,7 @@ function Money({ job, signed, shop }: Pick<SheetProps, "job" | "shop"> & { reado
 
 /** What the owner was asked and said, when and by which means: a refusal stands on the sheet as well. */
 function OwnerSaid({ job, shop }: Pick<SheetProps, "job" | "shop">) {
+  const say = useLineWords(job, shop);
   const said = job.ledger.filter((line) => line.kind === "owner-answer" && !line.isStruck);
   if (said.length === 0) return null;
   return (
@@ -139,7 +139,7 @@ function OwnerSaid({ job, shop }: Pick<SheetProps, "job" | "shop">) {
       <ul>
         {said.map((line) => (
           <li key={line.seq}>
-            {lineWords(line, shop)}
+            {say(line)}
             <span className="text-soft">
               {line.kind === "owner-answer" ? `, by ${line.payload.means}` : ""},{" "}
               {formatInstant(line.at, shop.settings.zone)}
@@ -152,6 +152,7 @@ function OwnerSaid({ job, shop }: Pick<SheetProps, "job" | "shop">) {
 }
 
 function Sheet({ job, ownerName, shop }: SheetProps) {
+  const say = useLineWords(job, shop);
   const { settings } = shop;
   const signed = job.signedOff;
   if (!signed)
@@ -181,11 +182,7 @@ function Sheet({ job, ownerName, shop }: SheetProps) {
       </p>
       <Said job={job} word={wordNow(job, signed, shop)} shop={shop} />
       <Block title="What it did">
-        <p>
-          {job.complaint
-            ? lineWords(ledgerLine(job, job.complaint.seq), shop).replace(/^Complaint: /, "")
-            : ""}
-        </p>
+        <p>{job.complaint ? say(ledgerLine(job, job.complaint.seq)).replace(/^Complaint: /, "") : ""}</p>
       </Block>
       <Block title="What was found">
         <Found job={job} shop={shop} />

@@ -1,7 +1,7 @@
 import { PlainFrame } from "../frame/PlainFrame";
 
 interface ToolsProps {
-  readonly tools: readonly { readonly id: string; readonly title: string; readonly example: string }[];
+  readonly tools: readonly { readonly id: string; readonly title: string; readonly about: string }[];
 }
 
 /** Tools that work without a job. */
@@ -13,14 +13,14 @@ export function ToolsScreen({ tools }: ToolsProps) {
         Each works on its own; a reading taken here can be put in a job later.
       </p>
       <ul className="mt-4">
-        {tools.map(({ id, title, example }) => (
+        {tools.map(({ id, title, about }) => (
           <li key={id} className="border-rule border-t">
             <a
               href={`/tools/${id}`}
               className="flex min-h-16 flex-wrap items-center gap-x-6 py-2 hover:bg-sheet"
             >
               <b className="text-xl">{title}</b>
-              <span className="num text-soft">{example}</span>
+              <span className="num text-soft">{about}</span>
             </a>
           </li>
         ))}

@@ -5,7 +5,7 @@ import type { Shop } from "@/core/shop/shop";
 import { inSentence } from "./in-sentence";
 import { offWords, PICTURE_OF, promiseWords } from "./put-back";
 import { RUN_RESULT, RUN_WORDS, SIGN_OFF_WORDS } from "./runs";
-import { reasonWords, VERDICT_WORDS } from "./said";
+import { saidWords, type ToolSentences, VERDICT_WORDS } from "./said";
 
 const EVIDENCE: Readonly<Record<string, string>> = {
   "plug-in-sight": "plug in sight",
@@ -62,19 +62,27 @@ function benchWords(payload: Extract<LedgerLine, { kind: "bench-state" }>["paylo
   }
 }
 
-function readingWords(payload: Extract<LedgerLine, { kind: "reading" }>["payload"], shop: Shop): string {
+function readingWords(
+  payload: Extract<LedgerLine, { kind: "reading" }>["payload"],
+  shop: Shop,
+  words: ToolSentences,
+): string {
   if (payload.of === "dead-check") {
     const label = shop.deadChecks.find(({ id }) => id === payload.checkId)?.label ?? payload.checkId;
     const shown = payload.reading ? formatReading(payload.reading) : undefined;
     const value = shown ? `${shown.number} ${shown.unit}` : payload.entered;
     return `${label}: ${value}${payload.taken === "afterwards" ? ", entered afterwards" : ""}`;
   }
-  const move =
-    shop.moves.find(({ id }) => id === payload.moveId)?.title.replace(/^Measure the /, "") ?? payload.moveId;
-  const reason = payload.finding.reasons[0];
-  const why = reason ? reasonWords(reason) : VERDICT_WORDS[payload.finding.verdict];
+  const move = shop.moves.find(({ id }) => id === payload.moveId);
+  const tool = shop.tools.find(({ id }) => id === payload.toolId);
+  const about = move?.part?.name ?? move?.title ?? tool?.title ?? payload.toolId;
+  const { reasons, figures, verdict, basis } = payload.finding;
+  const [reason] = reasons;
+  const [figure] = figures;
+  const why = (reason && saidWords(words, basis.toolId, reason)) || VERDICT_WORDS[verdict];
   const late = payload.taken === "afterwards" ? ", entered afterwards" : "";
-  return `${move.charAt(0).toUpperCase()}${move.slice(1)} ${String(payload.input["reading"])}: ${why}${late}`;
+  const value = figure ? ` ${formatText(figure.value, figure.unit)}` : "";
+  return `${about.charAt(0).toUpperCase()}${about.slice(1)}${value}: ${why}${late}`;
 }
 
 function complaintWords(payload: Extract<LedgerLine, { kind: "complaint" }>["payload"], shop: Shop): string {
@@ -113,7 +121,7 @@ const FOLLOWED: Readonly<Record<FollowedUp["result"], string>> = {
 };
 
 /** One line of the ledger in words. */
-export function lineWords(line: LedgerLine, shop: Shop): string {
+export function lineWords(line: LedgerLine, shop: Shop, words: ToolSentences): string {
   switch (line.kind) {
     case "taken-in":
       return `Taken in: ${line.payload.machine}`;
@@ -130,7 +138,7 @@ export function lineWords(line: LedgerLine, shop: Shop): string {
     case "closed":
       return `Closed: ${line.payload.access}`;
     case "reading":
-      return readingWords(line.payload, shop);
+      return readingWords(line.payload, shop, words);
     case "answer":
       return answerWords(line.payload, shop);
     case "intervention":

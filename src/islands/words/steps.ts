@@ -12,10 +12,11 @@ const STEPS: Readonly<Record<string, Words>> = {
   "now/failed-check": (step) => `No power: ${param(step, "check").split(",")[0]?.toLowerCase()} failed`,
   "now/dead-checks": (step) => `Dead checks before first power: ${param(step, "left")} left`,
   "now/family": () => "Find out what kind of motor it is",
-  "now/part-faulty": (step) =>
-    param(step, "moveId") === "start-capacitance"
-      ? "Start capacitor is bad: a new one is needed"
-      : "Run capacitor is bad: a new one is needed",
+  "now/after-faulty": (step) =>
+    param(step, "to") === "match"
+      ? `${param(step, "name")} is bad: ask first what killed it`
+      : `${param(step, "name")}: bad, find out why`,
+  "now/after-undecided": (step) => `${param(step, "name")}: the reading told nothing yet, read it again`,
   "now/part-chosen": (step) => `Decide: ${param(step, "label")} is chosen`,
   "now/fit": (step) => `Do the repair: ${inSentence(param(step, "label"))}`,
   "now/put-back": (step) => `Put back: ${param(step, "left")} left, covers before power`,
@@ -26,10 +27,9 @@ const STEPS: Readonly<Record<string, Words>> = {
   "now/replace": () => "Another machine: tell the owner and sign off",
   gone: (step) => SIGN_OFF_WORDS[param(step, "word") as keyof typeof SIGN_OFF_WORDS] ?? "",
   "now/isolate": () => "Find the fault: the next move waits",
-  "now/measured": () => "Capacitor is good: look further",
-  "now/nothing-to-measure": () => "No capacitor in this kind of motor: look further",
+  "now/measured": () => "What was read is good: look further",
   "now/make-safe": () => "Make safe: plug and charge",
-  "now/measure-capacitor": (step) => `Measure the ${param(step, "id")} capacitor`,
+  "now/measure": (step) => param(step, "title"),
   "wait/owner": (step, zone) =>
     `Owner, asked ${step.until ? formatInstant(step.until, zone) : ""}: ${param(step, "question")}`,
   "wait/cool-down": (step, zone) => `Cooling down until ${step.until ? formatInstant(step.until, zone) : ""}`,

@@ -1,7 +1,7 @@
 import type { APIContext, APIRoute } from "astro";
 import type { InferType, Schema } from "yup";
 import { ok, type Result } from "@/core/result";
-import { parseWith } from "@/core/validate";
+import { parseWith, type Shape } from "@/core/validate";
 import { jsonBody, rawBody } from "./body";
 import { problem, statusOf } from "./problem";
 
@@ -20,7 +20,9 @@ interface EndpointDefinition<P extends Schema, B extends Schema, R extends Schem
   readonly fileUpTo?: number;
   /** What a success looks like; server tests hold every answer against it. */
   readonly response: R;
-  handle(asked: Asked<InferType<P>, InferType<B>>): Promise<Result<InferType<R>>>;
+  /** Whether what the path names exists: a 404 comes before anything about the body. */
+  found?(params: InferType<P>): Result<unknown>;
+  handle(asked: Asked<InferType<P>, InferType<B>>): Promise<Result<Shape<R>>>;
 }
 
 /** A route that also shows the shape of its answers. */
@@ -35,6 +37,8 @@ export function defineEndpoint<P extends Schema, B extends Schema, R extends Sch
   const route: APIRoute = async (context) => {
     const params = definition.params ? parseWith(definition.params, { ...context.params }) : undefined;
     if (params && !params.ok) return problem(404, params.issues);
+    const found = params && definition.found?.(params.value);
+    if (found && !found.ok) return problem(404, found.issues);
     let body: InferType<B> | undefined;
     if (definition.body) {
       const json = await jsonBody(context.request);

@@ -1,5 +1,6 @@
 import { desc, eq } from "drizzle-orm";
-import type { Finding } from "@/core/tools/tool";
+import type { Finding } from "@/core/tools/finding.input";
+import { upcastFinding } from "@/core/tools/upcast-finding";
 import type { Executor } from "@/server/db/executor";
 import { looseReadings } from "@/server/db/schema";
 
@@ -20,7 +21,7 @@ function toReading(row: typeof looseReadings.$inferSelect): LooseReading {
     by,
     at: new Date(row.at).toISOString(),
     input: row.input as LooseReading["input"],
-    finding: row.finding as Finding,
+    finding: upcastFinding(row.finding, row.input) as Finding,
   };
 }
 

@@ -1,17 +1,16 @@
 import type { DeadCheckReading, NewEntry } from "@/core/job/entry";
 import { hadResistor } from "@/core/job/old-part";
 import type { JobView } from "@/core/job/reduce";
-import type { BenchNeed, StoreId } from "@/core/knowledge/types";
+import type { BenchNeed, Move, StoreId } from "@/core/knowledge/types";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { rankCapacitors } from "@/core/matching/rank";
 import { capacitorRequirement } from "@/core/matching/requirement";
 import { parseReading } from "@/core/quantity/parse-reading";
 import type { Reading } from "@/core/quantity/reading";
-import { readingOf } from "@/core/quantity/reading.input";
 import { at, fail, type Issue, issue, ok, type Result } from "@/core/result";
 import { applyBenchEvent, type BenchEvent } from "@/core/safety/bench-state";
 import { judgeDeadCheck } from "@/core/safety/dead-checks";
-import { findTool, toolJudging } from "@/core/tools/registry";
+import { needOf } from "@/core/tools/need-of";
 import type { Executor } from "@/server/db/executor";
 import { jobExists } from "@/server/repositories/jobs";
 import { looseReading } from "@/server/repositories/loose-readings";
@@ -41,14 +40,14 @@ export type Draft =
 interface ToolDraft {
   readonly of: "tool";
   readonly toolId: string;
-  readonly moveId: string;
+  readonly moveId: string | null;
   readonly input: Readonly<Record<string, unknown>>;
   readonly taken: "now" | "afterwards";
 }
 interface LooseDraft {
   readonly of: "loose";
   readonly looseReadingId: string;
-  readonly moveId: string;
+  readonly moveId: string | null;
 }
 interface CheckDraft {
   readonly of: "dead-check";
@@ -58,8 +57,8 @@ interface CheckDraft {
 }
 type BenchDraft =
   | Exclude<BenchEvent, { event: "stored-volts" | "isolated" }>
-  | { readonly event: "stored-volts"; readonly id: StoreId; readonly volts: string | Reading }
-  | { readonly event: "isolated"; readonly volts: string | Reading; readonly means: string };
+  | { readonly event: "stored-volts"; readonly id: StoreId; readonly volts: Reading }
+  | { readonly event: "isolated"; readonly volts: Reading; readonly means: string };
 
 /** An entry ready for the log, and what its move needs of the bench. */
 export interface Completed {
@@ -76,35 +75,41 @@ function plain(entry: NewEntry): Result<Completed> {
   return ok({ entry, need: "none" });
 }
 
-function voltsOf(entered: string | Reading): Result<number> {
-  const reading = readingOf(entered, "voltage");
+function voltsOf(reading: Reading): Result<number> {
   if (reading.kind === "value") return ok(reading.value);
   return fail(
     issue(
       "payload.volts",
       "bench/volts-needed",
       "Volts read must be a number, such as 0.3: OL or nothing read proves nothing.",
-      entered,
+      "entered" in reading ? reading.entered : reading.why,
+    ),
+  );
+}
+
+/** The move that a reading was taken for, if any; a move that its tool does not judge is refused. */
+function moveFor(toolId: string, moveId: string | null, ground: Ground): Result<Move | null> {
+  if (moveId === null) return ok(null);
+  const judges = ground.tools.find(({ id }) => id === toolId)?.judges ?? [];
+  const move = ground.knowledge.moves.find(({ id }) => id === moveId);
+  if (move && judges.includes(move.id)) return ok(move);
+  return fail(
+    issue(
+      "payload.moveId",
+      "reading/no-such-move",
+      `Move "${moveId}" does not take this reading: it is not one of ${judges.join(", ") || "none"}.`,
+      moveId,
     ),
   );
 }
 
 async function completeTool(draft: ToolDraft, ground: Ground): Promise<Result<Completed>> {
-  const move = ground.knowledge.moves.find(({ id }) => id === draft.moveId);
-  const judges = findTool(draft.toolId)?.judges ?? [];
-  if (!move || !judges.includes(move.id)) {
-    return fail(
-      issue(
-        "payload.moveId",
-        "reading/no-such-move",
-        `Move "${draft.moveId}" is not one of ${judges.join(", ")}.`,
-        draft.moveId,
-      ),
-    );
-  }
-  const finding = await runTool(draft.toolId, draft.input, {}, ground);
-  if (!finding.ok) return fail(...at("payload", finding.issues));
   const { toolId, moveId, input, taken } = draft;
+  const move = moveFor(toolId, moveId, ground);
+  if (!move.ok) return move;
+  const finding = await runTool(toolId, input, {}, ground);
+  if (!finding.ok) return fail(...at("payload", finding.issues));
+  const touches = ground.tools.find(({ id }) => id === toolId)?.touches ?? [];
   const payload = {
     of: "tool",
     toolId,
@@ -114,7 +119,7 @@ async function completeTool(draft: ToolDraft, ground: Ground): Promise<Result<Co
     taken,
     looseReadingId: null,
   } as const;
-  return ok({ entry: { kind: "reading", payload }, need: move.needs });
+  return ok({ entry: { kind: "reading", payload }, need: move.value?.needs ?? needOf(touches) });
 }
 
 async function completeLoose(draft: LooseDraft, on: Executor, ground: Ground): Promise<Result<Completed>> {
@@ -123,23 +128,13 @@ async function completeLoose(draft: LooseDraft, on: Executor, ground: Ground): P
     return fail(
       issue("payload.looseReadingId", "unknown/reading", "There is no such reading.", draft.looseReadingId),
     );
-  const move = ground.knowledge.moves.find(
-    ({ id }) => id === draft.moveId && toolJudging(id)?.id === found.toolId,
-  );
-  if (!move)
-    return fail(
-      issue(
-        "payload.moveId",
-        "reading/no-such-move",
-        `Move "${draft.moveId}" does not take this reading.`,
-        draft.moveId,
-      ),
-    );
+  const move = moveFor(found.toolId, draft.moveId, ground);
+  if (!move.ok) return move;
   const { toolId, input, finding, id } = found;
   const payload = {
     of: "tool",
     toolId,
-    moveId: move.id,
+    moveId: move.value?.id ?? null,
     input,
     finding,
     taken: "afterwards",
@@ -175,7 +170,7 @@ function completeCheck(draft: CheckDraft, view: JobView, ground: Ground): Result
     return ok({
       entry: {
         kind: "reading",
-        payload: { ...base, reading: null, verdict, limit: null, limitSource: null },
+        payload: { ...base, reading: null, verdict, limit: null, limitId: null, limitSource: null },
       },
       need: "none",
     });
@@ -196,6 +191,7 @@ function completeCheck(draft: CheckDraft, view: JobView, ground: Ground): Result
     reading,
     verdict: judged.verdict,
     limit: judged.limit ?? null,
+    limitId: judged.limitId ?? null,
     limitSource: judged.limitSource ?? null,
   };
   // A leakage clamp works on a running machine, guards on and hands off.
@@ -306,7 +302,7 @@ function completePart(
     mark.value,
     forPart,
     ground.settings.value.volts,
-    hadResistor(view, forPart),
+    hadResistor(view, forPart, ground.knowledge.moves),
     ground.limits,
   );
   const [ranked] = rankCapacitors(need, [part], ground.limits);

@@ -2,6 +2,8 @@ import { createHash } from "node:crypto";
 import { TZDate } from "@date-fns/tz";
 import { addDays, addMinutes, format, subDays } from "date-fns";
 import sharp from "sharp";
+import { entryDraftSchema } from "@/core/job/entry.input";
+import { parseWith } from "@/core/validate";
 import { DEMO_PICTURES } from "@/demo/pictures";
 import { TERN_QUAY } from "@/demo/shop";
 import { STORIES } from "@/demo/stories";
@@ -72,7 +74,8 @@ async function seedStory(story: Story, anchor: Date, ground: Ground): Promise<vo
       by,
       watch,
     };
-    const kept = await recordEntry(made.value, draft as EntryDraft, at, ground);
+    const parsed = parseWith(entryDraftSchema, draft);
+    const kept = parsed.ok ? await recordEntry(made.value, parsed.value as EntryDraft, at, ground) : parsed;
     if (!kept.ok)
       throw new Error(
         `demo story ${seed}, line ${index + 1}: ${kept.issues.map(({ message }) => message).join(" ")}`,

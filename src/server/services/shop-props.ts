@@ -2,7 +2,10 @@ import type { Shop } from "@/core/shop/shop";
 import type { Ground } from "./ground";
 
 /** The props that every screen gets with its page. */
-export function shopProps({ settings, limits, parameters, knowledge, counts }: Ground, now: string): Shop {
+export function shopProps(
+  { settings, limits, parameters, tools, knowledge, counts }: Ground,
+  now: string,
+): Shop {
   const { version: knowledgeVersion, families, signs, deadChecks, moves } = knowledge;
   const { archetypes, hazards, seen, recalls } = knowledge;
   return {
@@ -14,6 +17,7 @@ export function shopProps({ settings, limits, parameters, knowledge, counts }: G
     signs,
     deadChecks,
     moves,
+    tools,
     archetypes,
     hazards,
     seen,

@@ -66,5 +66,6 @@ export const check = (
   taken: "now",
   verdict,
   limit: null,
+  limitId: null,
   limitSource: null,
 });

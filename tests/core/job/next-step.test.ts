@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import type { Payloads } from "@/core/job/entry";
 import { collars, nextStep } from "@/core/job/next-step";
 import { LATER_UNSAID } from "@/core/job/nothing-said";
-import { KNOWLEDGE, LIMITS } from "../shop-ground";
+import { KNOWLEDGE, LIMITS, TOOL_CARDS } from "../shop-ground";
 import { CARDER, check, DRAINED, type Line, logOf, OUT, viewOf } from "./entries";
 
 const COMPLAINT: Payloads["complaint"] = {
@@ -23,6 +23,8 @@ const CHECKED = [
 function step(lines: readonly Line[], isPlugFresh = true, now = "2026-11-25T09:06:00.000Z") {
   const ground = {
     deadChecks: KNOWLEDGE.deadChecks,
+    moves: KNOWLEDGE.moves,
+    tools: TOOL_CARDS,
     limits: LIMITS,
     now,
     zone: "Atlantic/Faroe",
@@ -58,7 +60,7 @@ describe("what a machine on the bench waits for", () => {
       "now/failed-check",
     ],
     ["checked, charge not read", [...CHECKED], true, "now", "now/make-safe"],
-    ["drained", [...CHECKED, ["bench-state", DRAINED]], true, "now", "now/measure-capacitor"],
+    ["drained", [...CHECKED, ["bench-state", DRAINED]], true, "now", "now/measure"],
     [
       "drained, but nobody knows where the plug is",
       [...CHECKED, ["bench-state", DRAINED]],

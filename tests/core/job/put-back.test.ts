@@ -6,7 +6,7 @@ import { BACK_UNSAID, LATER_UNSAID, OFF_UNSAID } from "@/core/job/nothing-said";
 import { putBackOrder, stillOff, wireMap } from "@/core/job/put-back";
 import { recallsFor } from "@/core/job/recall";
 import { signOffWord } from "@/core/job/sign-off";
-import { KNOWLEDGE, LIMITS } from "../shop-ground";
+import { KNOWLEDGE, LIMITS, TOOL_CARDS } from "../shop-ground";
 import { CARDER, check, type Line, logOf, OUT, viewOf } from "./entries";
 
 const off = (what: string, change: Partial<Removed> = {}): Line => [
@@ -54,6 +54,8 @@ describe("what is still off", () => {
   it("bars the Sign off collar, and a job opened again is to be signed off again", () => {
     const ground = {
       deadChecks: KNOWLEDGE.deadChecks,
+      moves: KNOWLEDGE.moves,
+      tools: TOOL_CARDS,
       limits: LIMITS,
       now: "2026-11-25T10:00:00Z",
       zone: "UTC",

@@ -3,11 +3,11 @@ import { describe, expect, it } from "vitest";
 import type { Entry, EntryKind, Payloads } from "@/core/job/entry";
 import { LATER_UNSAID } from "@/core/job/nothing-said";
 import type { JobView } from "@/core/job/reduce";
-import { capacitorAgainstMark } from "@/core/tools/capacitor/capacitor-against-mark";
+import { tool } from "@/tools/capacitor/capacitor-against-mark/tool";
 import { GROUND, RUNS } from "../shop-ground";
 import { CARDER, DRAINED, logOf, OUT, viewOf } from "./entries";
 
-const finding = capacitorAgainstMark.run(capacitorAgainstMark.example, GROUND);
+const finding = tool.run(tool.example, GROUND);
 if (!finding.ok) throw new Error("the example does not run");
 const READING: Payloads["reading"] = {
   of: "tool",

@@ -2,9 +2,8 @@ import { describe, expect, it } from "vitest";
 import { impossibleProofs } from "@/core/isolation/impossible-proofs";
 import { loadKnowledge, type RawKnowledge } from "@/core/knowledge/load";
 import { resolveLimits } from "@/core/knowledge/resolve-limits";
-import { TOOLS } from "@/core/tools/registry";
 import { readKnowledgeFiles } from "../../../scripts/lib/knowledge-files";
-import { KNOWLEDGE, LIMITS } from "../shop-ground";
+import { KNOWLEDGE, LIMITS, TOOLS } from "../shop-ground";
 
 type Page = Record<string, unknown>;
 interface Raw {

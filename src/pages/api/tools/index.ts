@@ -1,31 +1,32 @@
 import * as yup from "yup";
 import { ok } from "@/core/result";
-import { toJsonSchema } from "@/core/tools/json-schema";
-import { TOOLS } from "@/core/tools/registry";
 import { strictObject } from "@/core/validate";
 import { defineEndpoint } from "@/server/http/endpoint";
+import { toJsonSchema } from "@/server/http/json-schema";
+import { allTools } from "@/tools/registry";
 
 const tool = strictObject({
   id: yup.string().required(),
   title: yup.string().required(),
   version: yup.number().integer().required(),
+  /** The kind of marking it takes from the type line. */
+  takesMarking: yup.string(),
   input: yup.object().required(),
-  example: yup.object().required(),
+  example: yup.mixed().required().meta({ any: "Input that the tool accepts" }),
 });
 
 /** Every tool with the JSON Schema of its input and one worked example. */
 export const GET = defineEndpoint({
   response: strictObject({ tools: yup.array(tool.required()).required() }),
-  handle: async () => {
-    const loaded = await Promise.all(TOOLS.map(({ load }) => load()));
-    return ok({
-      tools: loaded.map(({ id, title, version, input, example }) => ({
+  handle: async () =>
+    ok({
+      tools: (await allTools()).map(({ id, title, version, takesMarking, input, example }) => ({
         id,
         title,
         version,
+        ...(takesMarking ? { takesMarking: takesMarking.kind } : {}),
         input: toJsonSchema(input),
-        example: example as object,
+        example: example ?? {},
       })),
-    });
-  },
+    }),
 });

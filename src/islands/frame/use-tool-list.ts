@@ -1,0 +1,28 @@
+import { useEffect, useState } from "react";
+import { request } from "../state/api";
+
+export interface ListedTool {
+  readonly id: string;
+  readonly title: string;
+  /** The kind of marking it takes. */
+  readonly takesMarking?: string;
+}
+
+let fetched: Promise<readonly ListedTool[]> | undefined;
+
+async function fetchTools(): Promise<readonly ListedTool[]> {
+  const answer = await request<{ tools: ListedTool[] }>("GET", "/api/tools");
+  if (!answer.ok) fetched = undefined;
+  return answer.ok ? answer.value.tools : [];
+}
+
+/** The tools by name, fetched the first time they are wanted. */
+export function useToolList(isWanted: boolean): readonly ListedTool[] {
+  const [list, setList] = useState<readonly ListedTool[]>([]);
+  useEffect(() => {
+    if (!isWanted) return;
+    fetched ??= fetchTools();
+    void fetched.then(setList);
+  }, [isWanted]);
+  return list;
+}

@@ -1,0 +1,76 @@
+import { Problem } from "../fields/Problem";
+import { BenchGate } from "../frame/BenchGate";
+import { usePost } from "../state/use-post";
+import { givenFor } from "../tools/given";
+import { AskedFields, MainFields } from "../tools/ToolFields";
+import { ReadingPart } from "../tools/ToolSheet";
+import { type LoadedTool, useLoadedTool } from "../tools/use-loaded-tool";
+import { useToolSheet } from "../tools/use-tool-sheet";
+import type { MoveProps } from "./move-props";
+
+type ReadingProps = MoveProps & { readonly toolId: string };
+
+function Sheet({ screen, shop, move, loaded }: ReadingProps & { readonly loaded: LoadedTool }) {
+  const { job } = screen;
+  const { ask, post, problem } = usePost(job.jobId);
+  const { tool } = loaded;
+  const given = givenFor(job, move);
+  const model = useToolSheet({
+    tool,
+    draftKey: `${job.jobId}:${move.id}`,
+    given,
+    shop,
+    target: {
+      isGated: () => screen.gaps(move.needs).length > 0,
+      keep: (input, taken) =>
+        ask({
+          kind: "reading",
+          stage: "isolate",
+          payload: { of: "tool", toolId: tool.id, moveId: move.id, input, taken },
+        }),
+    },
+  });
+  const say = (outcomeId: string) => () =>
+    post({
+      kind: "answer",
+      stage: "isolate",
+      payload: { moveId: move.id, outcomeId, circumstance: "cold", taken: "now" },
+    });
+  return (
+    <>
+      {given.marking === undefined ? null : (
+        <p className="mb-2 text-soft">
+          Marked <span className="num text-ink">{given.marking}</span>
+        </p>
+      )}
+      <AskedFields model={model} shop={shop} />
+      <MainFields model={model} shop={shop} />
+      <ReadingPart model={model} whose={`Job ${job.jobId} · ${job.takenIn?.machine ?? ""}`} />
+      {model.isGated ? (
+        <BenchGate
+          screen={screen}
+          stage="isolate"
+          need={move.needs}
+          about={model.reading?.model.text || "this reading"}
+          onSettled={model.settled}
+          onAfterwards={() => model.keep("afterwards")}
+        />
+      ) : null}
+      <Problem text={model.problem ?? problem} />
+      <div className="mt-3 flex flex-wrap gap-2.5">
+        <button type="button" className="btn btn-outline" onClick={say("not-sure")}>
+          Not sure
+        </button>
+        <button type="button" className="btn btn-outline" onClick={say("could-not")}>
+          Could not
+        </button>
+      </div>
+    </>
+  );
+}
+
+/** A tool's reading inside the next move's card: typed, judged beside it, kept with Enter. */
+export function ToolReading(props: ReadingProps) {
+  const loaded = useLoadedTool(props.toolId);
+  return loaded ? <Sheet {...props} loaded={loaded} /> : null;
+}

@@ -1,0 +1,99 @@
+import type { ReactNode } from "react";
+import type { Shop } from "@/core/shop/shop";
+import type { Finding } from "@/core/tools/finding.input";
+import { TouchKeypad } from "../fields/Keypad";
+import { Problem } from "../fields/Problem";
+import { ReadingField } from "../fields/ReadingField";
+import { FindingWords } from "./FindingWords";
+import type { Pictures } from "./pictures";
+import { MainFields, SideFields } from "./ToolFields";
+import type { ToolSheetModel } from "./use-tool-sheet";
+
+interface ReadingPartProps {
+  readonly model: ToolSheetModel;
+  /** Stands at the reading: whose it is. */
+  readonly whose: string;
+}
+
+function Waiting({ model }: { readonly model: ToolSheetModel }) {
+  const words = model.isBegun && model.missing ? model.missing : model.tool.waiting;
+  return <p className={model.isBegun ? "font-semibold text-brass text-lg" : "text-lg text-soft"}>{words}</p>;
+}
+
+/** The reading with its verdict beside it at once, and the keys for fingers under both. */
+export function ReadingPart({ model, whose }: ReadingPartProps) {
+  const { reading } = model;
+  const spec = reading && model.tool.fields[reading.id];
+  const finding = model.isBegun ? model.finding : undefined;
+  const verdict = finding ? <FindingWords finding={finding} /> : <Waiting model={model} />;
+  if (!reading || spec?.kind !== "reading")
+    return (
+      <>
+        <div className="my-3">{verdict}</div>
+        <button type="button" className="btn btn-primary btn-bench" onClick={model.tryKeep}>
+          Keep
+        </button>
+      </>
+    );
+  return (
+    <>
+      <div className="grid items-start gap-x-6 gap-y-3 sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        <ReadingField
+          id={`${model.tool.id}-${reading.id}`}
+          testId="reading"
+          label={spec.label}
+          quantity={spec.quantity}
+          model={reading.model}
+          size="large"
+          hasKeypad={false}
+          whose={whose}
+          onKeep={model.tryKeep}
+        />
+        <div className="sm:pt-7">{verdict}</div>
+      </div>
+      <TouchKeypad
+        quantity={spec.quantity}
+        text={reading.model.text}
+        onText={(text) => reading.model.type(text)}
+        onKeep={model.tryKeep}
+      />
+    </>
+  );
+}
+
+interface SheetProps extends ReadingPartProps {
+  readonly pictures: Pictures;
+  readonly shop: Shop;
+  readonly title: string;
+  readonly how: string;
+  readonly kept: ReactNode;
+  /** The finding last kept: drawn while nothing new is typed. */
+  readonly lastFinding?: Finding | undefined;
+  /** What stands between the reading and the log, such as the plug that is no longer known. */
+  readonly gate: ReactNode;
+}
+
+/** The sheet of any tool: the reading largest with its verdict, what it stands on beside it, its pictures where it has any. */
+export function ToolSheet({ model, pictures, shop, title, how, whose, kept, gate, lastFinding }: SheetProps) {
+  const { Figure, Probes } = pictures;
+  const finding = model.isBegun ? model.finding : lastFinding;
+  const drawn = { draft: model.draft, finding, limits: shop.limits };
+  return (
+    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,7fr)_minmax(0,5fr)]">
+      <section aria-label="Reading" className="move px-5 py-4">
+        <h1 className="font-bold text-2xl leading-tight tracking-tight md:text-[30px]">{title}</h1>
+        <p className="mt-1 mb-3 text-soft">{how}</p>
+        <MainFields model={model} shop={shop} />
+        <ReadingPart model={model} whose={whose} />
+        {gate}
+        <Problem text={model.problem} />
+        {kept}
+        {Figure ? <Figure {...drawn} /> : null}
+      </section>
+      <section aria-label="What it stands on" className="grid content-start gap-4">
+        <SideFields model={model} shop={shop} />
+        {Probes ? <Probes {...drawn} /> : null}
+      </section>
+    </div>
+  );
+}

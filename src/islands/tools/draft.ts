@@ -1,0 +1,169 @@
+import { parseReading } from "@/core/quantity/parse-reading";
+import type { QuantityId } from "@/core/quantity/reading";
+import type { Instrument } from "@/core/shop/settings";
+import type { AnyField, Fields, MeterSpec } from "@/core/tools/field.input";
+import { LEADS_FIELD } from "@/core/tools/leads";
+
+export interface TimedText {
+  readonly at: string;
+  readonly reading: string;
+}
+type DraftValue = string | readonly string[] | readonly TimedText[];
+
+/** What is typed on a tool's sheet, by field; a meter that is not the shop's stands as three fields of its own. */
+export type ToolDraft = Readonly<Record<string, DraftValue>>;
+
+/** What a job knows of the part on the bench. */
+export interface Given {
+  readonly marking?: string | undefined;
+  readonly place?: string | undefined;
+}
+
+export const textOf = (draft: ToolDraft, id: string): string => {
+  const value = draft[id];
+  return typeof value === "string" ? value : "";
+};
+const isTimed = (one: string | TimedText): one is TimedText => typeof one !== "string";
+const isWord = (one: string | TimedText): one is string => typeof one === "string";
+
+export function rowsOf(draft: ToolDraft, id: string): readonly TimedText[] {
+  const value = draft[id];
+  return typeof value === "object" ? [...value].filter(isTimed) : [];
+}
+
+export function wordsOf(draft: ToolDraft, id: string): readonly string[] {
+  const value = draft[id];
+  return typeof value === "object" ? [...value].filter(isWord) : [];
+}
+
+/** The value of a choice: what the job settles, what was tapped, or what is usual. */
+export function choiceOf(draft: ToolDraft, id: string, field: AnyField, given: Given): string {
+  if (field.kind !== "choice") return "";
+  if (field.fill === "part-place" && given.place !== undefined) return given.place;
+  return textOf(draft, id) || (field.preset ?? "");
+}
+
+export function isAsked(field: AnyField, draft: ToolDraft, fields: Fields, given: Given): boolean {
+  if (field.fill === "part-place" && given.place !== undefined) return false;
+  if (!field.askedWhen) return true;
+  const other = fields[field.askedWhen.field];
+  const value = other ? choiceOf(draft, field.askedWhen.field, other, given) : "";
+  return field.askedWhen.is.includes(value);
+}
+
+function siOf(text: string, quantity: QuantityId): number | undefined {
+  const parsed = text.trim() === "" ? undefined : parseReading(text, quantity);
+  return parsed?.ok && parsed.value.reading.kind === "value" ? parsed.value.reading.value : undefined;
+}
+
+/** What the meter is about to show, SI: the reading typed, or what a marking lets expect. */
+function wantedOf(draft: ToolDraft, fields: Fields, quantity: QuantityId): number | undefined {
+  for (const [id, field] of Object.entries(fields)) {
+    if (field.kind === "reading" && field.quantity === quantity && field.place === "main") {
+      const value = siOf(textOf(draft, id), quantity);
+      if (value !== undefined) return value;
+    }
+    if (field.kind === "series" && field.quantity === quantity) {
+      const values = rowsOf(draft, id).flatMap(({ reading }) => siOf(reading, quantity) ?? []);
+      if (values.length > 0) return Math.max(...values);
+    }
+  }
+  for (const [id, field] of Object.entries(fields)) {
+    const expected = field.kind === "marking" ? field.expected(textOf(draft, id)) : undefined;
+    if (expected !== undefined) return expected;
+  }
+  return undefined;
+}
+
+/** The narrowest range of the shop's meters that holds the reading; none where another meter was said, or none reaches. */
+export function meterFor(
+  draft: ToolDraft,
+  id: string,
+  fields: Fields,
+  { quantity }: Pick<MeterSpec<unknown>, "quantity">,
+  instruments: readonly Instrument[],
+): Instrument | undefined {
+  const able = instruments.filter((one) => one.quantity === quantity);
+  const said = textOf(draft, id);
+  const chosen = able.find((one) => one.id === said);
+  if (chosen || said === "other") return chosen;
+  const wanted = wantedOf(draft, fields, quantity) ?? 0;
+  const rising = [...able].sort(
+    (one, other) => (siOf(one.upTo, quantity) ?? 0) - (siOf(other.upTo, quantity) ?? 0),
+  );
+  return rising.find(({ upTo }) => (siOf(upTo, quantity) ?? 0) >= wanted);
+}
+
+const METER_PARTS = ["percent", "counts", "resolution"] as const;
+
+function meterInput(
+  draft: ToolDraft,
+  id: string,
+  fields: Fields,
+  field: MeterSpec<unknown>,
+  instruments: readonly Instrument[],
+): unknown {
+  const meter = meterFor(draft, id, fields, field, instruments);
+  if (meter) {
+    const { percent, counts, resolution, mode } = meter;
+    return { percent, counts, resolution, ...(field.quantity === "capacitance" ? { mode } : {}) };
+  }
+  const [percent = "", counts = "", resolution = ""] = METER_PARTS.map((part) =>
+    textOf(draft, `${id}.${part}`),
+  );
+  if (field.optional && `${percent}${counts}${resolution}` === "") return undefined;
+  return { percent: Number(percent || Number.NaN), counts: Number(counts || Number.NaN), resolution };
+}
+
+function rawOf(
+  draft: ToolDraft,
+  id: string,
+  fields: Fields,
+  given: Given,
+  instruments: readonly Instrument[],
+): unknown {
+  const field = fields[id];
+  switch (field?.kind) {
+    case "choice":
+      return choiceOf(draft, id, field, given) || undefined;
+    case "sequence": {
+      const words = wordsOf(draft, id);
+      return words.length > 0 ? words : undefined;
+    }
+    case "series": {
+      const rows = rowsOf(draft, id).filter(({ at, reading }) => `${at}${reading}`.trim() !== "");
+      return rows.length > 0 ? rows : undefined;
+    }
+    case "meter":
+      return meterInput(draft, id, fields, field, instruments);
+    case "reading":
+    case "marking": {
+      const text = textOf(draft, id);
+      return text.trim() === "" ? undefined : text;
+    }
+    default:
+      return undefined;
+  }
+}
+
+/** The draft as the tool's raw input: what is empty or not asked is left out. */
+export function inputOf(
+  draft: ToolDraft,
+  fields: Fields,
+  given: Given,
+  instruments: readonly Instrument[],
+): Record<string, unknown> {
+  const settled = (field: AnyField): boolean => field.fill === "part-place" && given.place !== undefined;
+  const values = Object.entries(fields).map(([id, field]) => [
+    id,
+    settled(field) || isAsked(field, draft, fields, given)
+      ? rawOf(draft, id, fields, given, instruments)
+      : undefined,
+  ]);
+  const leads = textOf(draft, LEADS_FIELD);
+  return Object.fromEntries(
+    [...values, [LEADS_FIELD, leads.trim() === "" ? undefined : leads]].filter(
+      ([, value]) => value !== undefined,
+    ),
+  );
+}

@@ -1,0 +1,23 @@
+import type { JobView } from "@/core/job/reduce";
+import type { Move } from "@/core/knowledge/types";
+import { formatText } from "@/core/quantity/format";
+import type { Finding } from "@/core/tools/finding.input";
+import type { Given } from "./draft";
+
+/** A marking that the type line handed over. */
+export function markingInAddress(): string | undefined {
+  return new URLSearchParams(window.location.search).get("mark") ?? undefined;
+}
+
+/** What the job knows of the part that a move is about. */
+export function givenFor(job: JobView, move: Pick<Move, "part"> | undefined): Given {
+  const place = move?.part?.place;
+  const known = job.capacitors.find(({ id }) => id === place)?.mark;
+  return { place, marking: known };
+}
+
+/** The figure a finding is about, as it is read off a list. */
+export function keyReading({ figures }: Pick<Finding, "figures">): string {
+  const [first] = figures;
+  return first ? formatText(first.value, first.unit) : "";
+}

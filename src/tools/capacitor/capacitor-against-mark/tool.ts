@@ -1,0 +1,343 @@
+import { limitOf } from "@/core/knowledge/resolve-limits";
+import type { Limits } from "@/core/knowledge/types";
+import { type CapacitorMark, parseCapacitorMark } from "@/core/markings/capacitor";
+import { denoise } from "@/core/quantity/decimal";
+import type { Reading } from "@/core/quantity/reading";
+import { type Interval, intervalOf, limitOfError } from "@/core/quantity/uncertainty";
+import { type Farads, farads, hertz, ohms } from "@/core/quantity/units";
+import { field, type InputOf } from "@/core/tools/field.input";
+import type { Evidence, Figure, Verdict } from "@/core/tools/finding.input";
+import { type Analysis, defineTool } from "@/core/tools/tool";
+import { type AllowedBand, allowedBand, liesOf, raisedByBleed } from "./band";
+
+const FIELDS = {
+  mark: field.marking(parseCapacitorMark, {
+    label: "Marking",
+    example: "145-174 μF 250 VAC",
+    ask: "Type what is printed on it.",
+    fill: "part-marking",
+    understood: ({ understood }) => understood.map(({ meaning }) => meaning).join(" · "),
+    expected: ({ band, nominal }) => band?.max ?? nominal,
+  }),
+  /** Overrules what the marking says, when the repairer saw where the wire goes. */
+  role: field.choice(
+    [
+      { value: "start", label: "Start" },
+      { value: "run", label: "Run" },
+    ],
+    { label: "Start or run", fill: "part-place", optional: true },
+  ),
+  bleedResistor: field.choice(
+    [
+      { value: "none", label: "Has none" },
+      { value: "lifted", label: "Lifted" },
+      { value: "across", label: "Still across" },
+    ],
+    {
+      label: "Bleed resistor",
+      place: "main",
+      ask: "Say how its bleed resistor stands: none, lifted, or still across.",
+    },
+  ),
+  reading: field.reading("capacitance", { label: "Capacitance", place: "main" }),
+  meter: field.meter("capacitance", { label: "Meter" }),
+  bleedResistance: field.reading("resistance", {
+    label: "Its ohms, if marked",
+    placeholder: "15k",
+    askedWhen: { field: "bleedResistor", is: ["across"] },
+    optional: true,
+  }),
+  temperature: field.reading("temperature", { label: "Temperature", placeholder: "14 °C", optional: true }),
+  /** Discharged, after the ramp has settled. */
+  dcResistance: field.reading("resistance", {
+    label: "DC resistance, once steady",
+    placeholder: "OL",
+    once: true,
+    optional: true,
+  }),
+} as const;
+
+const CODES = [
+  "capacitor/shorted",
+  "capacitor/open",
+  "capacitor/below-mark",
+  "capacitor/on-the-edge",
+  "capacitor/inside-mark",
+  "capacitor/above-mark",
+  "capacitor/a-little-above",
+  "capacitor/needs-tolerance",
+  "capacitor/lift-the-resistor",
+  "capacitor/under-range",
+  "capacitor/over-range",
+  "capacitor/not-taken",
+  "capacitor/tolerance-assumed",
+  "capacitor/role-not-known",
+  "capacitor/role-overruled",
+  "capacitor/temperature-not-known",
+  "capacitor/dual-can",
+  "capacitor/resistor-across",
+  "capacitor/resistor-misleads",
+  "capacitor/resistor-small",
+] as const;
+
+type Input = InputOf<typeof FIELDS>;
+type Said = Analysis<(typeof CODES)[number]>["reasons"][number];
+/** Where the reading lies against the mark: an answer of the moves that this tool judges. */
+type Lies = "inside" | "edge" | "below" | "above" | "open" | "shorted";
+
+interface Judged {
+  readonly lies: Lies;
+  readonly verdict: Verdict;
+  readonly reasons: readonly Said[];
+}
+
+function judgeShort(reading: Reading | undefined, limits: Limits): Judged | undefined {
+  if (reading?.kind !== "value") return undefined;
+  const limit = limitOf(limits, "capacitor-shorted-resistance");
+  if (reading.value >= limit.value) return undefined;
+  return {
+    lies: "shorted",
+    verdict: "faulty",
+    reasons: [{ code: "capacitor/shorted", params: { resistance: reading.value, limit: limit.value } }],
+  };
+}
+
+/** How far up a reading is still good: a start part may stand a little above its upper mark. */
+function soundMaximum(band: AllowedBand, role: CapacitorMark["role"], limits: Limits): number {
+  const allowed = role === "start" ? limitOf(limits, "capacitor-start-above-upper").value : 0;
+  return denoise(band.max * (1 + allowed));
+}
+
+function soundReason(value: number, band: AllowedBand): Said {
+  const params = { min: band.min, max: band.max };
+  return value > band.max
+    ? { code: "capacitor/a-little-above", params: { over: value / band.max - 1, max: band.max } }
+    : { code: "capacitor/inside-mark", params };
+}
+
+function judgeValue(
+  value: number,
+  measured: Interval,
+  band: AllowedBand,
+  role: CapacitorMark["role"],
+  limits: Limits,
+): Judged {
+  const shareOfMinimum = value / band.min;
+  const params = { shareOfMinimum, min: band.min, max: band.max };
+  if (value < limitOf(limits, "capacitor-open-share").value * band.min)
+    return { lies: "open", verdict: "faulty", reasons: [{ code: "capacitor/open", params }] };
+  const lies = liesOf(measured, band);
+  const top = soundMaximum(band, role, limits);
+  if (lies === "below")
+    return { lies, verdict: "faulty", reasons: [{ code: "capacitor/below-mark", params }] };
+  if (measured.lower >= band.min && measured.upper <= top)
+    return { lies, verdict: "sound", reasons: [soundReason(value, band)] };
+  if (measured.lower > top) {
+    const over = value / band.max - 1;
+    return {
+      lies,
+      verdict: "suspect",
+      reasons: [{ code: "capacitor/above-mark", params: { over, max: band.max } }],
+    };
+  }
+  const side = value - band.min < top - value ? "lower" : "upper";
+  return {
+    lies,
+    verdict: "undecided",
+    reasons: [{ code: "capacitor/on-the-edge", params: { ...params, side } }],
+  };
+}
+
+/** A tolerance that was assumed decides nothing that another one sold for such a part would turn round. */
+function softenAssumed(
+  judged: Judged,
+  measured: Interval,
+  band: AllowedBand,
+  role: CapacitorMark["role"],
+  limits: Limits,
+): Judged {
+  if (!band.isAssumed || role === "run" || judged.lies === "open") return judged;
+  const needsTolerance: Judged = {
+    ...judged,
+    verdict: "undecided",
+    reasons: [{ code: "capacitor/needs-tolerance", params: {} }],
+  };
+  if (role === "not-known")
+    return judged.lies === "below" || judged.lies === "above" ? judged : needsTolerance;
+  const lowest = band.min * (1 - limitOf(limits, "capacitor-widest-tolerance").value);
+  return judged.lies === "below" && measured.upper >= lowest ? needsTolerance : judged;
+}
+
+/** A resistor left across can only raise what the meter shows: low stays proof, anything else does not. */
+function softenBleed(judged: Judged, input: Input): Judged {
+  const isRaised = input.bleedResistor === "across";
+  if (!isRaised || judged.lies === "below" || judged.lies === "open" || judged.lies === "shorted")
+    return judged;
+  return {
+    ...judged,
+    verdict: "undecided",
+    reasons: [...judged.reasons, { code: "capacitor/lift-the-resistor", params: {} }],
+  };
+}
+
+function bleedCautions(input: Input, value: Farads | undefined, limits: Limits): readonly Said[] {
+  if (input.bleedResistor !== "across") return [];
+  const resistance = input.bleedResistance;
+  if (value === undefined || value <= 0 || resistance?.kind !== "value" || resistance.value <= 0)
+    return [{ code: "capacitor/resistor-across", params: {} }];
+  const frequency = hertz(limitOf(limits, "meter-capacitance-frequency").value);
+  const raisedBy = raisedByBleed(value, ohms(resistance.value), frequency);
+  const misleads = input.meter.mode !== "series" || raisedBy > limitOf(limits, "meter-series-raise").value;
+  return [
+    { code: misleads ? "capacitor/resistor-misleads" : "capacitor/resistor-small", params: { raisedBy } },
+  ];
+}
+
+const say = (code: Said["code"], params: Said["params"] = {}): Said => ({ code, params });
+
+function cautionsOf(
+  input: Input,
+  mark: CapacitorMark,
+  role: CapacitorMark["role"],
+  band: AllowedBand,
+): readonly Said[] {
+  const isOverruled = input.role !== undefined && mark.role !== "not-known" && mark.role !== input.role;
+  const { nominal, second } = mark;
+  return [
+    ...(band.isAssumed ? [say("capacitor/tolerance-assumed", { min: band.min, max: band.max })] : []),
+    ...(role === "not-known" ? [say("capacitor/role-not-known")] : []),
+    ...(isOverruled ? [say("capacitor/role-overruled", { marked: mark.role, given: role })] : []),
+    ...(input.temperature === undefined ? [say("capacitor/temperature-not-known")] : []),
+    ...(second === undefined ? [] : [say("capacitor/dual-can", { first: nominal ?? 0, second })]),
+  ];
+}
+
+function figuresOf(value: number | undefined, measured: Interval | undefined, band: AllowedBand): Figure[] {
+  if (value === undefined || !measured) return [];
+  const below = value < (band.min + band.max) / 2;
+  return [
+    {
+      id: "capacitance",
+      label: "capacitance",
+      value,
+      unit: "F",
+      lower: measured.lower,
+      upper: measured.upper,
+      limit: below ? band.min : band.max,
+      ...(band.limitId ? { limitId: band.limitId } : {}),
+      limitSource: band.source,
+    },
+    { id: "share-of-lower-mark", label: "share of the lower mark", value: value / band.min, unit: "share" },
+  ];
+}
+
+/** The number goes along with the answer, as what the knowledge's spread is a ratio to: the lower mark. */
+function evidenceOf(
+  role: CapacitorMark["role"],
+  lies: Lies | undefined,
+  value: number | undefined,
+  halfWidth: number,
+  band: AllowedBand,
+): Evidence[] {
+  if (role === "not-known" || !lies) return [];
+  const moveId = role === "start" ? "start-capacitance" : "run-capacitance";
+  const likelihood =
+    value === undefined ? undefined : { quantity: "capacitance", value, halfWidth, mark: band.min };
+  // A part on the bench is read cold, whatever the machine did before.
+  return [{ moveId, outcomeId: lies, circumstance: "cold", ...(likelihood ? { likelihood } : {}) }];
+}
+
+/** A meter that shows no number: OL is above its range or a short; under-range is almost nothing there. */
+function judgeNoValue(reading: Reading): Judged {
+  if (reading.kind === "under-range")
+    return { lies: "open", verdict: "suspect", reasons: [{ code: "capacitor/under-range", params: {} }] };
+  const code = reading.kind === "over-range" ? "capacitor/over-range" : "capacitor/not-taken";
+  return { lies: "edge", verdict: "undecided", reasons: [{ code, params: {} }] };
+}
+
+/** How far the meter may be off at this value, farads. */
+function errorAt(value: number | undefined, { percent, counts, resolution }: Input["meter"]): number {
+  if (value === undefined) return 0;
+  const lastDigit = resolution.kind === "value" ? resolution.value : 0;
+  return limitOfError({ share: percent / 100, counts, resolution: lastDigit }, value);
+}
+
+function judge(
+  input: Input,
+  value: number | undefined,
+  measured: Interval | undefined,
+  band: AllowedBand,
+  role: CapacitorMark["role"],
+  limits: Limits,
+): Judged {
+  if (value === undefined || !measured) return judgeNoValue(input.reading);
+  const byMark = judgeValue(value, measured, band, role, limits);
+  return softenBleed(softenAssumed(byMark, measured, band, role, limits), input);
+}
+
+function analyse(input: Input, limits: Limits): Analysis<(typeof CODES)[number]> {
+  const { mark, reading } = input;
+  const role = input.role ?? mark.role;
+  const band = allowedBand(mark, role, limits);
+  const value = reading.kind === "value" ? farads(reading.value) : undefined;
+  const halfWidth = errorAt(value, input.meter);
+  const measured = value === undefined ? undefined : intervalOf(value, halfWidth);
+  const short = judgeShort(input.dcResistance, limits);
+  const judged = short ?? judge(input, value, measured, band, role, limits);
+  const proves = judged.verdict !== "undecided" || (judged.lies === "edge" && value !== undefined);
+  const standard = role === "start" ? "iec-60252-2" : "iec-60252-1";
+  return {
+    verdict: judged.verdict,
+    figures: figuresOf(value, measured, band),
+    reasons: judged.reasons,
+    cautions: [...bleedCautions(input, value, limits), ...cautionsOf(input, mark, role, band)],
+    sources: [...new Set([standard, "gum", limitOf(limits, "capacitor-open-share").source])],
+    evidence: evidenceOf(role, proves ? judged.lies : undefined, short ? undefined : value, halfWidth, band),
+    tells: { bleedResistor: input.bleedResistor !== "none" },
+  };
+}
+
+/**
+ * A motor capacitor's reading held against its marking.
+ *
+ * The reading stands for the interval [C − u, C + u], with u the meter's limit of error (source gum); the verdict
+ * compares that interval with the band the marking allows: wholly inside is sound, wholly below is faulty, across an
+ * edge is undecided, above is suspect (a start part is good up to 20 % above its upper mark). Below 5 % of the lower mark it counts
+ * as open, below 10 Ω direct current as shorted. A bleed resistor left across can only raise the reading, so low stays
+ * proof and the rest asks for it to be lifted.
+ */
+export const tool = defineTool({
+  id: "capacitor-against-mark",
+  version: 2,
+  topic: "capacitor",
+  title: "Capacitor against its mark",
+  about: "145-174 μF 250 VAC · 61.8 μF",
+  how: "One wire off, discharged. Meter on microfarads.",
+  waiting: "Hold the probes until the figure stands still, then swap them and read again.",
+  judges: ["start-capacitance", "run-capacitance"],
+  stations: ["start-circuit"],
+  touches: ["inside", "bare-conductors"],
+  speaksOf: [],
+  limits: [
+    "capacitor-open-share",
+    "capacitor-shorted-resistance",
+    "capacitor-run-tolerance-assumed",
+    "capacitor-start-tolerance-assumed",
+    "capacitor-widest-tolerance",
+    "capacitor-start-above-upper",
+    "meter-series-raise",
+    "meter-capacitance-frequency",
+  ],
+  next: { faulty: "match", suspect: "isolate", sound: "isolate", undecided: "measure" },
+  takesMarking: { kind: "capacitor", field: "mark" },
+  fields: FIELDS,
+  codes: CODES,
+  example: {
+    mark: "145-174 μF 250 VAC",
+    reading: "61.8u",
+    meter: { percent: 1.5, counts: 5, resolution: "0.1u" },
+    bleedResistor: "lifted",
+    temperature: "14 °C",
+  },
+  analyse,
+});

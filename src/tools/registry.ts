@@ -1,0 +1,44 @@
+import type { Said } from "@/core/tools/finding.input";
+import type { Tool } from "@/core/tools/tool";
+
+export type ToolWords = Readonly<Record<string, (params: Said["params"]) => string>>;
+
+/** What a room's two files hand out. */
+interface Room {
+  tool(): Promise<{ readonly tool: Tool }>;
+  words(): Promise<{ readonly words: ToolWords }>;
+}
+
+/** Every tool, a line each: pages, endpoints, Isolate, Measure and the contract test find it here. */
+const ROOMS: Readonly<Record<string, Room>> = {
+  "capacitor-against-mark": {
+    tool: () => import("./capacitor/capacitor-against-mark/tool"),
+    words: () => import("./capacitor/capacitor-against-mark/words"),
+  },
+  "temperature-rise": {
+    tool: () => import("./winding/temperature-rise/tool"),
+    words: () => import("./winding/temperature-rise/words"),
+  },
+  "resistor-bands": {
+    tool: () => import("./resistor/resistor-bands/tool"),
+    words: () => import("./resistor/resistor-bands/words"),
+  },
+};
+
+export const TOOL_IDS: readonly string[] = Object.keys(ROOMS);
+
+/** @returns the tool, or undefined where there is none of this id */
+export async function loadTool(id: string): Promise<Tool | undefined> {
+  return Object.hasOwn(ROOMS, id) ? (await ROOMS[id]?.tool())?.tool : undefined;
+}
+
+/** @returns the sentences of a tool, or undefined where there is none of this id */
+export async function loadWords(id: string): Promise<ToolWords | undefined> {
+  return Object.hasOwn(ROOMS, id) ? (await ROOMS[id]?.words())?.words : undefined;
+}
+
+/** Every tool, for the server and the tests. */
+export async function allTools(): Promise<readonly Tool[]> {
+  const loaded = await Promise.all(TOOL_IDS.map(loadTool));
+  return loaded.filter((tool) => tool !== undefined);
+}
