@@ -4,7 +4,14 @@
  */
 const external = (...names) => names.map((name) => `node_modules/(@types/)?${name}(/|$)`);
 const core = (...parts) => parts.map((part) => `^src/core/${part}`);
-const CORE_BASE = core("result\\.ts$", "seeded-random\\.ts$", "validate\\.ts$", "quantity/", "motor/");
+const CORE_BASE = core(
+  "result\\.ts$",
+  "seeded-random\\.ts$",
+  "validate\\.ts$",
+  "fields\\.input\\.ts$",
+  "quantity/",
+  "motor/",
+);
 const CORE_LOWER = [...CORE_BASE, ...core("knowledge/", "safety/", "markings/", "cost/")];
 const YUP = external("yup");
 const allow = (from, ...to) => ({ from: { path: from }, to: { path: to.flat() } });
@@ -49,6 +56,7 @@ module.exports = {
   allowed: [
     allow("^src/core/seeded-random\\.ts$", "^src/core/result\\.ts$"),
     allow("^src/core/validate\\.ts$", core("result\\.ts$"), YUP),
+    allow("^src/core/fields\\.input\\.ts$", core("validate\\.ts$"), YUP),
     allow("^src/core/quantity/", core("result\\.ts$", "validate\\.ts$", "quantity/"), YUP),
     allow("^src/core/motor/", core("result\\.ts$", "quantity/", "motor/")),
     allow("^src/core/knowledge/", CORE_BASE, core("knowledge/"), YUP),
@@ -71,6 +79,30 @@ module.exports = {
       "^src/islands/tools/(picture-props|draft)\\.ts$",
       external("react"),
     ),
+    allow(
+      "^src/log/kinds/([^/]+)/(schema\\.input|guard)\\.ts$",
+      core(""),
+      "^src/log/(versions|pin\\.input|guard|guard-bench|guard-pin)\\.ts$",
+      "^src/log/kinds/$1/",
+      YUP,
+    ),
+    allow(
+      "^src/log/kinds/([^/]+)/complete\\.ts$",
+      core(""),
+      "^src/log/(completion|schemas)\\.ts$",
+      "^src/log/kinds/$1/",
+      "^src/server/(services|repositories|db)/",
+    ),
+    allow(
+      "^src/log/kinds/([^/]+)/words\\.ts$",
+      core(""),
+      "^src/log/kind-words\\.ts$",
+      "^src/log/kinds/$1/",
+      "^src/islands/words/",
+    ),
+    allow("^src/log/completion\\.ts$", core(""), "^src/log/schemas\\.ts$", "^src/server/(db|services)/"),
+    allow("^src/log/kind-words\\.ts$", core(""), "^src/log/schemas\\.ts$", "^src/islands/words/said\\.ts$"),
+    allow("^src/log/[a-z-]+(\\.input)?\\.ts$", core(""), "^src/log/", YUP),
     allow("^src/tools/registry\\.ts$", core("tools/"), "^src/tools/[^/]+/[^/]+/(tool|words)\\.ts$"),
     allow("^src/core/isolation/", CORE_LOWER, core("isolation/"), YUP),
     allow("^src/core/matching/", CORE_LOWER, core("matching/")),
@@ -108,6 +140,7 @@ module.exports = {
         "motor/",
         "job/",
       ),
+      "^src/log/schemas\\.ts$",
       YUP,
     ),
     allow(
@@ -121,6 +154,7 @@ module.exports = {
       "^src/server/(repositories|queries)/",
       core(""),
       "^src/server/(db|repositories|queries)/",
+      "^src/log/(read-payload|schemas)\\.ts$",
       external("drizzle-orm"),
       "^(node:)?[a-z_/]+$",
     ),
@@ -131,6 +165,7 @@ module.exports = {
       "^src/knowledge/",
       "^src/demo/",
       "^src/tools/registry\\.ts$",
+      "^src/log/",
       "^src/workers/",
       external("date-fns", "@date-fns/tz", "ics", "qrcode", "sharp"),
       "^(node:)?[a-z_/]+$",
@@ -156,6 +191,7 @@ module.exports = {
       "^src/server/(http|services|queries)/",
       "^src/(islands|layouts|styles)/",
       "^src/tools/registry\\.ts$",
+      "^src/log/entry-draft\\.input\\.ts$",
       YUP,
       external("astro"),
     ),
@@ -164,6 +200,7 @@ module.exports = {
       core(""),
       "^src/islands/(fields|frame|charts|state|words|isolation)/",
       "^src/tools/registry\\.ts$",
+      "^src/log/words\\.ts$",
       "^src/workers/",
       UI,
     ),
@@ -179,6 +216,7 @@ module.exports = {
       "^src/islands/(?!fields|frame|charts|state|words|isolation|tools)([^/]+)/",
       core(""),
       "^src/islands/(fields|frame|charts|state|words|isolation|tools)/",
+      "^src/log/entry-draft\\.input\\.ts$",
       "^src/islands/$1/",
       "^src/workers/",
       UI,

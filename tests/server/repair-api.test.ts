@@ -4,7 +4,7 @@ import { isolationRequest } from "@/core/job/isolation-request";
 import { POST as isolate } from "@/pages/api/isolate";
 import { benchJobs } from "@/server/queries/jobs";
 import { completeEntry, type Draft } from "@/server/services/complete-entry";
-import { decisionFor } from "@/server/services/complete-repair";
+import { decisionFor } from "@/server/services/decide-job";
 import { groundOn } from "@/server/services/ground";
 import { seedDemo } from "@/server/services/seed-demo";
 import { call, openShop } from "./shop";
@@ -28,7 +28,7 @@ function jobOf(machine: string) {
 }
 
 async function complete(machine: string, draft: Draft) {
-  const done = await completeEntry(draft, jobOf(machine), shop.db, NOW, ground);
+  const done = await completeEntry(draft, { view: jobOf(machine), on: shop.db, now: NOW, ground });
   return done.ok ? { entry: done.value.entry, issues: [] } : { entry: undefined, issues: done.issues };
 }
 

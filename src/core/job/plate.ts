@@ -1,10 +1,10 @@
 import { limitOf } from "../knowledge/resolve-limits";
 import type { Limits } from "../knowledge/types";
 import { type PlateLimits, type PlateMeaning, plateMeaning } from "../motor/nameplate";
+import { parsePower } from "../motor/nameplate-power";
 import { parseReading } from "../quantity/parse-reading";
 import type { QuantityId } from "../quantity/reading";
 import type { MotorPlate } from "./entry";
-import { parsePower } from "./nameplate-power";
 
 function readOf(typed: string, quantity: QuantityId): number | undefined {
   const parsed = typed.trim() === "" ? undefined : parseReading(typed, quantity);

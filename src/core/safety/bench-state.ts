@@ -1,6 +1,7 @@
 import { limitOf } from "../knowledge/resolve-limits";
 import type { BenchNeed, Limits, StoreId } from "../knowledge/types";
 import { fail, issue, ok, type Result } from "../result";
+import type { BenchEvent } from "./bench-event.input";
 
 export type Plug = "not-known" | "plugged-in" | "unplugged" | "isolated";
 export type PlugEvidence = "plug-in-sight" | "plug-in-pocket" | "plug-tagged" | "cord-off-machine";
@@ -40,27 +41,6 @@ export interface BenchState {
   readonly load: "coupled" | "separated" | "not-known";
   readonly temperature: "cold" | "warm" | "hot" | "not-known";
 }
-
-/** What a repairer says or does that changes how the machine stands. */
-export type BenchEvent =
-  | { readonly event: "plugged-in" }
-  | { readonly event: "unplugged"; readonly evidence: PlugEvidence }
-  | { readonly event: "isolated"; readonly volts: number; readonly means: string }
-  | { readonly event: "not-known" }
-  | { readonly event: "battery"; readonly is: "in" | "out" }
-  | {
-      readonly event: "stored-volts";
-      readonly id: StoreId;
-      readonly volts: number;
-      readonly dielectric: "film" | "electrolytic" | "not-known";
-    }
-  | { readonly event: "stored-clip"; readonly id: StoreId }
-  | { readonly event: "stored-cannot"; readonly id: StoreId; readonly why: string }
-  | { readonly event: "nothing-stores" }
-  | ({ readonly event: "held" } & HeldItem)
-  | { readonly event: "minded"; readonly id: string }
-  | { readonly event: "load"; readonly is: "coupled" | "separated" }
-  | { readonly event: "temperature"; readonly is: "cold" | "warm" | "hot" };
 
 /** Every machine at the door: shown as dangerous as one that is plugged in. */
 export const AT_THE_DOOR: BenchState = {

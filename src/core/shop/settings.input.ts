@@ -23,6 +23,7 @@ const instrument = strictObject({
     .label("It reads")
     .oneOf(["capacitance", "resistance", "insulation", "voltage"] as const)
     .required(),
+  /** Highest value of this range, and weight of the last digit, as typed. */
   upTo: yup.string().required().max(20).label("Range up to"),
   percent: finiteNumber().label("Percent of reading").required().min(0).max(50),
   counts: finiteNumber().label("Counts").required().min(0).max(1000),
@@ -69,6 +70,7 @@ export const settingsSchema = strictObject({
   region: yup.string().label("Region").required().max(60),
   volts: finiteNumber().label("Supply volts").required().min(10).max(500),
   hertz: finiteNumber().label("Supply hertz").required().min(10).max(400),
+  /** IANA time zone: day boundaries and due dates are the shop's own. */
   zone: yup.string().label("Time zone").required().test({
     name: "zone",
     message: "Time zone is not known: write it as Area/City, such as Europe/Lisbon.",
@@ -79,10 +81,21 @@ export const settingsSchema = strictObject({
     message: "Currency is not known: write its three letters, such as EUR.",
     test: isCurrency,
   }),
+  /** Minor units an hour. */
   labourRateMinor: yup.number().label("Labour rate").required().integer().min(0).max(1e8),
   instruments,
   kit: yup.array(yup.string().required().max(60)).label("Kit").required().max(60),
   dischargeSchool: yup.string().label("Way of draining").oneOf(DISCHARGE_SCHOOLS).required(),
+  /** Whether the shop's own closed jobs count in the suspects' chances. */
   usesCounts: yup.boolean().label("Learn from closed jobs").required(),
-  limits: yup.object().label("Own limits").required(),
+  /** Limits the shop has set for itself, by limit id, SI. */
+  limits: yup
+    .lazy((given: unknown) => {
+      const ids = typeof given === "object" && given !== null ? Object.keys(given) : [];
+      return yup
+        .object(Object.fromEntries(ids.map((id) => [id, finiteNumber().label(`Limit ${id}`).required()])))
+        .label("Own limits")
+        .required();
+    })
+    .meta({ each: finiteNumber() }),
 });

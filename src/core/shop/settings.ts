@@ -1,41 +1,10 @@
-import type { DischargeSchool } from "../safety/discharge";
-
-/** One range of one meter. */
-export interface Instrument {
-  readonly id: string;
-  readonly label: string;
-  readonly quantity: "capacitance" | "resistance" | "insulation" | "voltage";
-  /** Highest value of this range, as typed. */
-  readonly upTo: string;
-  /** Percent of reading, as its sheet gives it. */
-  readonly percent: number;
-  readonly counts: number;
-  /** Weight of the last digit, as typed. */
-  readonly resolution: string;
-  /** How it measures capacitance, where it does. */
-  readonly mode: "ramp" | "series";
-}
+import type { Shape } from "../validate";
+import type { settingsSchema } from "./settings.input";
 
 /** What the shop has set for itself. Stored whole, with a version. */
-export interface Settings {
-  readonly shopName: string;
-  readonly region: string;
-  readonly volts: number;
-  readonly hertz: number;
-  /** IANA time zone: day boundaries and due dates are the shop's own. */
-  readonly zone: string;
-  /** ISO 4217. */
-  readonly currency: string;
-  /** Minor units an hour. */
-  readonly labourRateMinor: number;
-  readonly instruments: readonly Instrument[];
-  readonly kit: readonly string[];
-  readonly dischargeSchool: DischargeSchool;
-  /** Whether the shop's own closed jobs count in the suspects' chances. */
-  readonly usesCounts: boolean;
-  /** Limits the shop has set for itself, by limit id, SI. */
-  readonly limits: Readonly<Record<string, number>>;
-}
+export type Settings = Shape<typeof settingsSchema>;
+/** One range of one meter. */
+export type Instrument = Settings["instruments"][number];
 
 /** A shop that has set nothing yet. */
 export const DEFAULT_SETTINGS: Settings = {

@@ -12,7 +12,7 @@ import { useReadingField } from "../fields/use-reading-field";
 import { VerdictMark } from "../frame/VerdictMark";
 import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
-import { storeWords } from "../words/ledger";
+import { storeWords } from "../words/stores";
 import { DrainPlan } from "./DrainPlan";
 
 interface StoredProps {

@@ -1,11 +1,11 @@
 import type { Complaint, MotorPlate, Picture, RecallLook, TakenIn } from "@/core/job/entry";
-import { takeInDraftSchema } from "@/core/job/entry.input";
 import type { JobView } from "@/core/job/reduce";
 import { parseNameplate } from "@/core/markings/nameplate";
 import { minorDigits } from "@/core/quantity/format";
 import { parseMoney } from "@/core/quantity/money";
 import type { Issue } from "@/core/result";
 import { parseWith } from "@/core/validate";
+import { takeInDraftSchema } from "@/log/entry-draft.input";
 
 /** What is typed at Take in: text, as it stands in the fields. */
 export interface TakeInForm {

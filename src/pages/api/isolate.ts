@@ -1,5 +1,4 @@
 import * as yup from "yup";
-import type { IsolateRequest } from "@/core/isolation/isolate.input";
 import { isolateInput } from "@/core/isolation/isolate.input";
 import { ok } from "@/core/result";
 import { strictObject } from "@/core/validate";
@@ -96,7 +95,7 @@ export const POST = defineEndpoint({
   body: isolateInput,
   response: answer,
   handle: async ({ body }) => {
-    const found = await isolateOffThread(body as IsolateRequest, await shopGround());
-    return found.ok ? ok(found.value as never) : found;
+    const found = await isolateOffThread(body, await shopGround());
+    return found.ok ? ok(found.value) : found;
   },
 });

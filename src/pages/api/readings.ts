@@ -1,4 +1,5 @@
 import * as yup from "yup";
+import { rawObject } from "@/core/fields.input";
 import { ok } from "@/core/result";
 import { findingSchema } from "@/core/tools/finding.input";
 import { strictObject } from "@/core/validate";
@@ -11,23 +12,19 @@ export const POST = defineEndpoint({
   body: strictObject({
     id: yup.string().uuid().label("id").required(),
     toolId: yup.string().label("Tool").required(),
-    input: yup.object().label("input").required(),
+    input: rawObject("input", "Input of the tool, as GET /api/tools describes it"),
     by: yup.string().label("By").required().max(40),
   }).required(),
   response: strictObject({
     id: yup.string().required(),
     toolId: yup.string().required(),
-    input: yup.object().required(),
+    input: rawObject("input", "Input of the tool, as it was sent"),
     finding: findingSchema.required(),
     at: yup.string().required(),
     by: yup.string().required(),
   }),
   handle: async ({ body }) => {
-    const kept = await keepLoose(
-      body as Parameters<typeof keepLoose>[0],
-      new Date().toISOString(),
-      await shopGround(),
-    );
-    return kept.ok ? ok(kept.value as never) : kept;
+    const kept = await keepLoose(body, new Date().toISOString(), await shopGround());
+    return kept.ok ? ok(kept.value) : kept;
   },
 });

@@ -1,6 +1,5 @@
 import * as yup from "yup";
 import { ok } from "@/core/result";
-import type { Settings } from "@/core/shop/settings";
 import { settingsSchema } from "@/core/shop/settings.input";
 import { strictObject } from "@/core/validate";
 import { defineEndpoint } from "@/server/http/endpoint";
@@ -14,7 +13,7 @@ const stored = strictObject({
 
 export const GET = defineEndpoint({
   response: stored,
-  handle: async () => ok((await shopGround()).settings as never),
+  handle: async () => ok((await shopGround()).settings),
 });
 
 export const PUT = defineEndpoint({
@@ -22,11 +21,11 @@ export const PUT = defineEndpoint({
   response: stored,
   handle: async ({ body }) => {
     const changed = await changeSettings(
-      body.value as Settings,
+      body.value,
       body.version,
       new Date().toISOString(),
       await shopGround(),
     );
-    return changed.ok ? ok(changed.value as never) : changed;
+    return changed.ok ? ok(changed.value) : changed;
   },
 });

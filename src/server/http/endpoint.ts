@@ -1,5 +1,5 @@
 import type { APIContext, APIRoute } from "astro";
-import type { InferType, Schema } from "yup";
+import type { InferType, Lazy, Schema } from "yup";
 import { ok, type Result } from "@/core/result";
 import { parseWith, type Shape } from "@/core/validate";
 import { jsonBody, rawBody } from "./body";
@@ -13,7 +13,10 @@ interface Asked<P, B> {
   readonly context: APIContext;
 }
 
-interface EndpointDefinition<P extends Schema, B extends Schema, R extends Schema> {
+/** A schema, or one that is chosen by the value. */
+type AnySchema = Schema | Lazy<unknown>;
+
+interface EndpointDefinition<P extends AnySchema, B extends AnySchema, R extends AnySchema> {
   readonly params?: P;
   readonly body?: B;
   /** Most bytes of a file, where the body is one. */
@@ -26,12 +29,12 @@ interface EndpointDefinition<P extends Schema, B extends Schema, R extends Schem
 }
 
 /** A route that also shows the shape of its answers. */
-export type Endpoint<R extends Schema = Schema> = APIRoute & { readonly response: R };
+export type Endpoint<R extends AnySchema = AnySchema> = APIRoute & { readonly response: R };
 
 const BODY_STATUS: Readonly<Record<string, number>> = { "body/too-large": 413, "body/not-json": 400 };
 
 /** The one way to make an endpoint: size limit, JSON, schema, service, answer. */
-export function defineEndpoint<P extends Schema, B extends Schema, R extends Schema>(
+export function defineEndpoint<P extends AnySchema, B extends AnySchema, R extends AnySchema>(
   definition: EndpointDefinition<P, B, R>,
 ): Endpoint<R> {
   const route: APIRoute = async (context) => {

@@ -1,6 +1,6 @@
 import { asc, eq } from "drizzle-orm";
 import type { Entry, EntryKind, NewEntry } from "@/core/job/entry";
-import { currentVersion, readPayload } from "@/core/job/upcast";
+import { currentVersion, readPayload } from "@/log/read-payload";
 import type { Executor } from "@/server/db/executor";
 import { entries } from "@/server/db/schema";
 

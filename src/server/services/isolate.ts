@@ -10,6 +10,9 @@ import type { Ground } from "./ground";
 /** Left by the build beside the server (astro.config.ts). */
 const WORKER_PATH = resolve("dist/server/isolation.worker.mjs");
 
+/** Only the built server uses the built thread: a test must never talk to one that an older build left behind. */
+const IS_BUILT = import.meta.env?.PROD === true && existsSync(WORKER_PATH);
+
 interface Waiting {
   resolve(result: Result<Isolation>): void;
   reject(error: Error): void;
@@ -44,7 +47,7 @@ let inPlace: ReturnType<typeof createIsolator> | undefined;
 
 /** Isolation for the API: in a thread of its own once built; in development and tests, in place. */
 export function isolateOffThread(request: IsolateRequest, { knowledge }: Ground): Promise<Result<Isolation>> {
-  if (!existsSync(WORKER_PATH)) {
+  if (!IS_BUILT) {
     inPlace ??= createIsolator(knowledge);
     return Promise.resolve(inPlace(request));
   }

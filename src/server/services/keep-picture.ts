@@ -1,5 +1,5 @@
 import sharp, { type Sharp } from "sharp";
-import type { NewEntry } from "@/core/job/entry";
+import type { Picture } from "@/core/job/entry";
 import { fail, issue, ok, type Result } from "@/core/result";
 import type { Executor } from "@/server/db/executor";
 import { addFile, fileByHash } from "@/server/repositories/files";
@@ -97,10 +97,10 @@ export async function keepPicture(
 
 /** The entry of a picture names bytes that lie here, in their own size. */
 export async function completePicture(
-  draft: Extract<NewEntry, { kind: "picture" }>,
+  payload: Picture,
   on: Executor,
-): Promise<Result<NewEntry>> {
-  const { sha256 } = draft.payload;
+): Promise<Result<{ readonly payload: Picture }>> {
+  const { sha256 } = payload;
   const file = await fileByHash(on, sha256);
   if (!file)
     return fail(
@@ -112,5 +112,5 @@ export async function completePicture(
       ),
     );
   const { width, height } = file;
-  return ok({ kind: "picture", payload: { ...draft.payload, width, height } });
+  return ok({ payload: { ...payload, width, height } });
 }

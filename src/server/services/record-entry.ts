@@ -1,9 +1,9 @@
 import type { Entry } from "@/core/job/entry";
-import { guardEntry } from "@/core/job/guards";
 import { type JobView, reduceJob } from "@/core/job/reduce";
 import { dayIn } from "@/core/quantity/format";
 import { fail, issue, ok, type Result } from "@/core/result";
 import type { Watch } from "@/core/safety/bench-state";
+import { guardEntry } from "@/log/guards";
 import type { Executor } from "@/server/db/executor";
 import { appendEntry, entriesOf, entryById } from "@/server/repositories/entries";
 import { lockJob } from "@/server/repositories/jobs";
@@ -97,7 +97,7 @@ export async function recordWithin(
   if (isBehind && !(NAMES_ITS_LINE.has(draft.kind) && entries.length > draft.expectedSeq))
     return stale(jobId, entries, draft);
   const view = viewOf(jobId, entries, ground);
-  const completed = await completeEntry(draft, view, tx, now, ground);
+  const completed = await completeEntry(draft, { view, on: tx, now, ground });
   if (!completed.ok) return completed;
   const { entry, need } = completed.value;
   const { watch, by } = draft;

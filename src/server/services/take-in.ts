@@ -1,6 +1,8 @@
 import { randomUUID } from "node:crypto";
-import type { Complaint, MotorPlate, Picture, TakenIn } from "@/core/job/entry";
+import type { TakenIn } from "@/core/job/entry";
 import { at, fail, type Issue, issue, ok, type Result } from "@/core/result";
+import type { Shape } from "@/core/validate";
+import type { takeInDraftSchema } from "@/log/entry-draft.input";
 import type { Executor } from "@/server/db/executor";
 import { entriesOf, entryById } from "@/server/repositories/entries";
 import { createJob, createOwner } from "@/server/repositories/jobs";
@@ -9,17 +11,8 @@ import type { Draft } from "./complete-entry";
 import type { Ground } from "./ground";
 import { recordWithin } from "./record-entry";
 
-/** Body of POST /api/jobs. */
-export interface TakeInDraft {
-  /** Becomes the id of the first entry, so that a request sent twice makes one job. */
-  readonly entryId: string;
-  readonly by: string;
-  readonly takenIn: Omit<TakenIn, "ownerId">;
-  readonly owner: { readonly name: string; readonly contact: string } | null;
-  readonly complaint: Complaint | null;
-  readonly plate: MotorPlate | null;
-  readonly pictures: readonly Picture[];
-}
+/** Body of POST /api/jobs. `entryId` becomes that of the first entry, so that a request sent twice makes one job. */
+export type TakeInDraft = Shape<typeof takeInDraftSchema>;
 
 class Refused extends Error {
   constructor(readonly issues: readonly Issue[]) {

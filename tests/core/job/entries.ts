@@ -1,7 +1,7 @@
 import type { Entry, EntryKind, Payloads } from "@/core/job/entry";
 import { AT_THE_DOOR_UNSAID } from "@/core/job/nothing-said";
 import { type JobView, reduceJob } from "@/core/job/reduce";
-import { currentVersion } from "@/core/job/upcast";
+import { currentVersion } from "@/log/read-payload";
 import { KNOWLEDGE, LIMITS } from "../shop-ground";
 
 export const T0 = Date.parse("2026-11-25T09:00:00Z");

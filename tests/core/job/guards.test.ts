@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { Entry, NewEntry } from "@/core/job/entry";
-import { type GuardContext, guardEntry } from "@/core/job/guards";
+import type { GuardContext } from "@/log/guard";
+import { guardEntry } from "@/log/guards";
 import { LIMITS } from "../shop-ground";
 import { CARDER, DRAINED, logOf, OUT, T0, viewOf } from "./entries";
 

@@ -2,10 +2,10 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { beforeAfter } from "@/core/job/before-after";
 import type { AcceptanceRun, Complaint } from "@/core/job/entry";
-import { guardEntry } from "@/core/job/guards";
 import { BACK_UNSAID, OFF_UNSAID } from "@/core/job/nothing-said";
 import { putBackOrder } from "@/core/job/put-back";
 import { signOffWord } from "@/core/job/sign-off";
+import { guardEntry } from "@/log/guards";
 import { KNOWLEDGE, LIMITS, RUNS } from "../shop-ground";
 import { CARDER, check, type Line, logOf, OUT, viewOf } from "./entries";
 

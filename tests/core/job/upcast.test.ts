@@ -1,12 +1,10 @@
-import { readFileSync } from "node:fs";
+import { readdirSync, readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
-import { ENTRY_KINDS } from "@/core/job/entry.input";
-import { currentVersion, readPayload, UPCASTERS, upcast } from "@/core/job/upcast";
+import { currentVersion, readPayload, upcast } from "@/log/read-payload";
+import { ENTRY_KINDS, SCHEMAS } from "@/log/schemas";
 
-const SAMPLES = JSON.parse(readFileSync("tests/core/job/samples.json", "utf8")) as Record<
-  string,
-  Record<string, unknown>
->;
+const samplesOf = (kind: string): Record<string, unknown> =>
+  JSON.parse(readFileSync(`src/log/kinds/${kind}/samples.json`, "utf8"));
 
 describe("entries of every kind and version can be read", () => {
   it.each(
@@ -14,14 +12,16 @@ describe("entries of every kind and version can be read", () => {
       Array.from({ length: currentVersion(kind) }, (_, index) => [kind, index + 1] as const),
     ),
   )("%s version %d", (kind, version) => {
-    const sample = SAMPLES[kind]?.[String(version)];
+    const sample = samplesOf(kind)[String(version)];
     expect(sample, "a stored sample").toBeDefined();
     const read = readPayload(kind, sample, version);
     expect(read.ok ? [] : read.issues).toEqual([]);
   });
 
-  it("has an upcaster list for each kind and no other", () => {
-    expect(Object.keys(UPCASTERS).sort()).toEqual([...ENTRY_KINDS].sort());
+  it("has a room for each kind and no other, and no sample of a version that does not exist", () => {
+    expect(readdirSync("src/log/kinds").sort()).toEqual([...ENTRY_KINDS].sort());
+    for (const kind of ENTRY_KINDS)
+      expect(Object.keys(samplesOf(kind)).length, kind).toBe(SCHEMAS[kind].versions.length + 1);
   });
 
   it("runs only the steps that an old payload still needs", () => {

@@ -1,11 +1,12 @@
 import { describe, expect, it } from "vitest";
 import type { Complaint, Entry, EntryKind, NewEntry, Payloads, TakenIn } from "@/core/job/entry";
-import { guardEntry } from "@/core/job/guards";
 import { BACK_UNSAID, LATER_UNSAID, OFF_UNSAID } from "@/core/job/nothing-said";
 import { signOffWord } from "@/core/job/sign-off";
 import type { BenchNeed } from "@/core/knowledge/types";
-import { applyBenchEvent, type BenchEvent, type Watch } from "@/core/safety/bench-state";
+import type { BenchEvent } from "@/core/safety/bench-event.input";
+import { applyBenchEvent, type Watch } from "@/core/safety/bench-state";
 import { seededRandom } from "@/core/seeded-random";
+import { guardEntry } from "@/log/guards";
 import { KNOWLEDGE, LIMITS } from "../shop-ground";
 import { againstRepaired, handsMayGoIn } from "./bare-log";
 import { CARDER, check, logOf, viewOf } from "./entries";

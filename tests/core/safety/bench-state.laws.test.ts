@@ -1,13 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import type { StoreId } from "@/core/knowledge/types";
-import {
-  AT_THE_DOOR,
-  applyBenchEvent,
-  type BenchEvent,
-  type BenchMachine,
-  gapsFor,
-} from "@/core/safety/bench-state";
+import type { BenchEvent } from "@/core/safety/bench-event.input";
+import { AT_THE_DOOR, applyBenchEvent, type BenchMachine, gapsFor } from "@/core/safety/bench-state";
 import { benchSummary } from "@/core/safety/bench-words";
 import { LIMITS, RUNS } from "../shop-ground";
 

@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
 import type { Limits } from "@/core/knowledge/types";
+import type { BenchEvent } from "@/core/safety/bench-event.input";
 import {
   AT_THE_DOOR,
   applyBenchEvent,
   asSeen,
-  type BenchEvent,
   type BenchMachine,
   type BenchState,
   gapsFor,

@@ -3,13 +3,8 @@ import { describe, expect, it } from "vitest";
 import type { TakenIn } from "@/core/job/entry";
 import { hazardFacts, reduceJob } from "@/core/job/reduce";
 import { finalTests } from "@/core/job/sign-off";
-import {
-  AT_THE_DOOR,
-  applyBenchEvent,
-  type BenchEvent,
-  type BenchMachine,
-  gapsFor,
-} from "@/core/safety/bench-state";
+import type { BenchEvent } from "@/core/safety/bench-event.input";
+import { AT_THE_DOOR, applyBenchEvent, type BenchMachine, gapsFor } from "@/core/safety/bench-state";
 import { benchSummary } from "@/core/safety/bench-words";
 import { alternativeTo, checksFor, type ProtectionClass } from "@/core/safety/dead-checks";
 import { hazardIds } from "@/core/safety/hazards";

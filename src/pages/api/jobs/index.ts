@@ -1,11 +1,11 @@
 import * as yup from "yup";
-import { takeInDraftSchema } from "@/core/job/entry.input";
 import { ok } from "@/core/result";
 import { strictObject } from "@/core/validate";
+import { takeInDraftSchema } from "@/log/entry-draft.input";
 import { defineEndpoint } from "@/server/http/endpoint";
 import { findJobs } from "@/server/queries/jobs";
 import { shopGround } from "@/server/services/ground";
-import { type TakeInDraft, takeIn } from "@/server/services/take-in";
+import { takeIn } from "@/server/services/take-in";
 
 const hit = strictObject({
   jobId: yup.number().integer().required(),
@@ -29,7 +29,7 @@ export const POST = defineEndpoint({
   body: takeInDraftSchema,
   response: strictObject({ jobId: yup.number().integer().required() }),
   handle: async ({ body }) => {
-    const made = await takeIn(body as TakeInDraft, new Date().toISOString(), await shopGround());
+    const made = await takeIn(body, new Date().toISOString(), await shopGround());
     return made.ok ? ok({ jobId: made.value }) : made;
   },
 });

@@ -1,6 +1,5 @@
-import type { Schema } from "yup";
-import { entryDraftSchema } from "@/core/job/entry.input";
 import { ok } from "@/core/result";
+import { entryDraftSchema } from "@/log/entry-draft.input";
 import { jobParams, jobViewAnswer } from "@/server/http/answers";
 import { defineEndpoint } from "@/server/http/endpoint";
 import { shopGround } from "@/server/services/ground";
@@ -9,7 +8,7 @@ import { type EntryDraft, recordEntry } from "@/server/services/record-entry";
 /** Appends one entry to a job's log and answers with the job as it stands then. */
 export const POST = defineEndpoint({
   params: jobParams,
-  body: entryDraftSchema as unknown as Schema,
+  body: entryDraftSchema,
   response: jobViewAnswer,
   handle: async ({ params, body }) => {
     const kept = await recordEntry(
@@ -18,6 +17,6 @@ export const POST = defineEndpoint({
       new Date().toISOString(),
       await shopGround(),
     );
-    return kept.ok ? ok(kept.value as never) : kept;
+    return kept.ok ? ok(kept.value) : kept;
   },
 });

@@ -11,6 +11,6 @@ export const GET = defineEndpoint({
   handle: async ({ params }) => {
     const { db, knowledge, limits } = await shopGround();
     const found = await jobView(db, Number(params.id), { ...knowledge, limits });
-    return found ? ok(found.view as never) : noSuchJob(params.id);
+    return found ? ok(found.view) : noSuchJob(params.id);
   },
 });

@@ -1,0 +1,74 @@
+import * as yup from "yup";
+import { byTag, oneOf } from "../fields.input";
+import { readingField } from "../quantity/reading.input";
+import { finiteNumber, type Shape, strictObject } from "../validate";
+
+const storeId = oneOf("What stores charge", ["start", "run", "bus", "any"]);
+const measuredVolts = () => finiteNumber().label("Volts read").required().min(-100_000).max(100_000);
+
+const BENCH_EVENTS = {
+  "plugged-in": strictObject({ event: oneOf("event", ["plugged-in"]) }),
+  "not-known": strictObject({ event: oneOf("event", ["not-known"]) }),
+  "nothing-stores": strictObject({ event: oneOf("event", ["nothing-stores"]) }),
+  unplugged: strictObject({
+    event: oneOf("event", ["unplugged"]),
+    evidence: oneOf("Where the plug is", [
+      "plug-in-sight",
+      "plug-in-pocket",
+      "plug-tagged",
+      "cord-off-machine",
+    ]),
+  }),
+  isolated: strictObject({
+    event: oneOf("event", ["isolated"]),
+    volts: measuredVolts(),
+    means: yup.string().label("Read with").required().max(80),
+  }),
+  battery: strictObject({ event: oneOf("event", ["battery"]), is: oneOf("Battery", ["in", "out"]) }),
+  "stored-volts": strictObject({
+    event: oneOf("event", ["stored-volts"]),
+    id: storeId,
+    volts: measuredVolts(),
+    dielectric: oneOf("Dielectric", ["film", "electrolytic", "not-known"]),
+  }),
+  "stored-clip": strictObject({ event: oneOf("event", ["stored-clip"]), id: storeId }),
+  "stored-cannot": strictObject({
+    event: oneOf("event", ["stored-cannot"]),
+    id: storeId,
+    why: yup.string().label("Why not").required().max(300),
+  }),
+  held: strictObject({
+    event: oneOf("event", ["held"]),
+    id: oneOf("Held", ["springs", "lifted-load", "belt"]),
+    is: oneOf("Held", ["held", "free", "none"]),
+  }),
+  minded: strictObject({
+    event: oneOf("event", ["minded"]),
+    id: yup.string().label("Hazard").required().max(60),
+  }),
+  load: strictObject({ event: oneOf("event", ["load"]), is: oneOf("Load", ["coupled", "separated"]) }),
+  temperature: strictObject({
+    event: oneOf("event", ["temperature"]),
+    is: oneOf("Temperature", ["cold", "warm", "hot"]),
+  }),
+} as const;
+
+/** What a repairer says or does that changes how the machine stands. */
+export const benchEventSchema = byTag("event", BENCH_EVENTS);
+
+/** The same as a screen posts it: volts are typed, and the server reads what was marked on the part. */
+export const benchEventDraft = byTag("event", {
+  ...BENCH_EVENTS,
+  "stored-volts": strictObject({
+    event: oneOf("event", ["stored-volts"]),
+    id: storeId,
+    volts: readingField("voltage", "Volts read").required(),
+  }),
+  isolated: strictObject({
+    event: oneOf("event", ["isolated"]),
+    volts: readingField("voltage", "Volts read").required(),
+    means: yup.string().label("Read with").required().max(80),
+  }),
+});
+
+export type BenchEvent = Shape<typeof benchEventSchema>;

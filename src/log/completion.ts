@@ -1,0 +1,26 @@
+import type { JobView } from "@/core/job/reduce";
+import type { BenchNeed } from "@/core/knowledge/types";
+import type { Result } from "@/core/result";
+import type { Executor } from "@/server/db/executor";
+import type { Ground } from "@/server/services/ground";
+import type { Drafts, EntryKind, Payloads } from "./schemas";
+
+/** What the server completes an entry from. */
+export interface CompletionContext {
+  readonly view: JobView;
+  readonly on: Executor;
+  readonly now: string;
+  readonly ground: Ground;
+}
+
+/** What the log keeps, and what the entry's move needs of the bench; nothing where it is left out. */
+export interface Completed<K extends EntryKind> {
+  readonly payload: Payloads[K];
+  readonly need?: BenchNeed;
+}
+
+/** A posted payload to what the log keeps: the server's own working counts, never the screen's. */
+export type Completion<K extends EntryKind> = (
+  draft: Drafts[K],
+  context: CompletionContext,
+) => Promise<Result<Completed<K>>> | Result<Completed<K>>;

@@ -1,0 +1,32 @@
+import type { Completion } from "./completion";
+import { complete as answer } from "./kinds/answer/complete";
+import { complete as benchState } from "./kinds/bench-state/complete";
+import { complete as built } from "./kinds/built/complete";
+import { complete as complaint } from "./kinds/complaint/complete";
+import { complete as decision } from "./kinds/decision/complete";
+import { complete as intervention } from "./kinds/intervention/complete";
+import { complete as nameplate } from "./kinds/nameplate/complete";
+import { complete as partChosen } from "./kinds/part-chosen/complete";
+import { complete as picture } from "./kinds/picture/complete";
+import { complete as priced } from "./kinds/priced/complete";
+import { complete as reading } from "./kinds/reading/complete";
+import { complete as signedOff } from "./kinds/signed-off/complete";
+import { complete as takenIn } from "./kinds/taken-in/complete";
+import type { EntryKind } from "./schemas";
+
+/** Kinds that the server completes; the others are kept as they were posted. */
+export const COMPLETIONS: { readonly [K in EntryKind]?: Completion<K> } = {
+  "taken-in": takenIn,
+  nameplate: nameplate,
+  complaint: complaint,
+  "bench-state": benchState,
+  answer: answer,
+  intervention: intervention,
+  reading: reading,
+  "part-chosen": partChosen,
+  built: built,
+  priced: priced,
+  decision: decision,
+  picture: picture,
+  "signed-off": signedOff,
+};

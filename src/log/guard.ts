@@ -1,0 +1,24 @@
+import type { Entry, EntryKind, Payloads } from "@/core/job/entry";
+import type { JobView } from "@/core/job/reduce";
+import type { BenchNeed, Limits } from "@/core/knowledge/types";
+import type { Issue } from "@/core/result";
+import type { Watch } from "@/core/safety/bench-state";
+
+/** Who posts, when, from which screen, and what the reading's move needs. */
+export interface GuardContext {
+  readonly by: string;
+  readonly now: string;
+  readonly watch: Watch | undefined;
+  readonly need: BenchNeed;
+  readonly limits: Limits;
+  /** Calendar day of `now` in the shop's zone. */
+  readonly today: string;
+}
+
+/** Whether an entry of a kind may be appended to this log now; every reason why not. */
+export type Guard<K extends EntryKind> = (
+  payload: Payloads[K],
+  view: JobView,
+  entries: readonly Entry[],
+  context: GuardContext,
+) => readonly Issue[];

@@ -1,0 +1,18 @@
+import { isWhole } from "@/core/job/put-back";
+import { issue } from "@/core/result";
+import type { Guard } from "../../guard";
+
+/** No run before all is back and the covers are on; a run made already can always be written down. */
+export const guard: Guard<"acceptance-run"> = ({ taken }, view) => {
+  if (taken === "afterwards" || isWhole(view)) return [];
+  const open = view.bench.opened.map((access) => `close the ${access}`);
+  const off = view.removed.filter(({ refit }) => refit === null).map(({ what }) => `put back: ${what}`);
+  return [
+    issue(
+      "payload",
+      "guard/not-whole",
+      `Covers come on before power: ${[...open, ...off].join("; ")}. If it was run already, keep it as "entered afterwards".`,
+      [...open, ...off],
+    ),
+  ];
+};

@@ -1,0 +1,41 @@
+import * as yup from "yup";
+import { oneOf, taken, text } from "@/core/fields.input";
+import { parseReading } from "@/core/quantity/parse-reading";
+import { finiteNumber, strictObject } from "@/core/validate";
+import { type Upcaster, withFields } from "../../versions";
+
+const FIGURES = ["current", "time", "capacitance", "noise", "temperature", "speed"] as const;
+
+const figurePair = strictObject({
+  quantity: oneOf("Figure", FIGURES),
+  before: text("Before", 40),
+  after: text("After", 40),
+}).test({
+  name: "figure",
+  test(pair, context) {
+    for (const side of ["before", "after"] as const) {
+      const typed = pair[side];
+      const parsed =
+        typed === "" ? undefined : parseReading(typed, pair.quantity, `${pair.quantity} ${side}`);
+      if (parsed && !parsed.ok)
+        return context.createError({
+          message: parsed.issues[0]?.message ?? "",
+          path: `${context.path}.${side}`,
+        });
+    }
+    return true;
+  },
+});
+
+/** The run that shows whether the complaint is gone. */
+export const schema = strictObject({
+  circumstance: oneOf("Run", ["cold", "hot", "loaded", "idle"]),
+  minutes: finiteNumber().label("Minutes").required().moreThan(0).max(10_000),
+  result: oneOf("Result", ["gone", "still-there", "stopped"]),
+  words: text("What was seen", 1000),
+  figures: yup.array(figurePair.required()).label("Figures").required().max(10),
+  outlet: oneOf("Outlet", ["residual-current", "other", "not-said"]),
+  taken: taken(),
+});
+
+export const versions: readonly Upcaster[] = [withFields({ outlet: "not-said" })];

@@ -1,0 +1,22 @@
+import { fail, issue, ok } from "@/core/result";
+import type { Completion } from "../../completion";
+
+const NO_ANSWER: readonly string[] = ["not-sure", "could-not"];
+
+/** A move and an answer of it that exist, or that it said nothing. */
+export const complete: Completion<"answer"> = (payload, { ground }) => {
+  const { moveId, outcomeId } = payload;
+  const move = ground.knowledge.moves.find(({ id }) => id === moveId);
+  if (!move) return fail(issue("payload.moveId", "unknown/move", `There is no move "${moveId}".`, moveId));
+  const known = [...move.outcomes, ...NO_ANSWER];
+  if (!known.includes(outcomeId))
+    return fail(
+      issue(
+        "payload.outcomeId",
+        "unknown/answer",
+        `"${move.title}" has no answer "${outcomeId}": it has ${known.join(", ")}.`,
+        outcomeId,
+      ),
+    );
+  return ok({ payload, need: NO_ANSWER.includes(outcomeId) ? "none" : move.needs });
+};

@@ -1,0 +1,4 @@
+import type { Guard } from "../../guard";
+import { guardBench } from "../../guard-bench";
+
+export const guard: Guard<"answer"> = guardBench;

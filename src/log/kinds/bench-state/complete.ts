@@ -1,0 +1,49 @@
+import type { JobView } from "@/core/job/reduce";
+import type { StoreId } from "@/core/knowledge/types";
+import { parseCapacitorMark } from "@/core/markings/capacitor";
+import type { Reading } from "@/core/quantity/reading";
+import { fail, issue, ok, type Result } from "@/core/result";
+import type { BenchEvent } from "@/core/safety/bench-event.input";
+import { applyBenchEvent } from "@/core/safety/bench-state";
+import type { Completion } from "../../completion";
+import type { Drafts } from "../../schemas";
+
+function voltsOf(reading: Reading): Result<number> {
+  if (reading.kind === "value") return ok(reading.value);
+  return fail(
+    issue(
+      "payload.volts",
+      "bench/volts-needed",
+      "Volts read must be a number, such as 0.3: OL or nothing read proves nothing.",
+      "entered" in reading ? reading.entered : reading.why,
+    ),
+  );
+}
+
+function dielectricOf(view: JobView, id: StoreId): "film" | "electrolytic" | "not-known" {
+  const marked = view.capacitors.find((one) => one.id === id);
+  const parsed = marked ? parseCapacitorMark(marked.mark) : undefined;
+  return parsed?.ok ? parsed.value.dielectric : "not-known";
+}
+
+function eventOf(draft: Drafts["bench-state"], view: JobView): Result<BenchEvent> {
+  if (draft.event !== "stored-volts" && draft.event !== "isolated") return ok(draft);
+  const volts = voltsOf(draft.volts);
+  if (!volts.ok) return volts;
+  return draft.event === "isolated"
+    ? ok({ event: "isolated", volts: volts.value, means: draft.means })
+    : ok({
+        event: "stored-volts",
+        id: draft.id,
+        volts: volts.value,
+        dielectric: dielectricOf(view, draft.id),
+      });
+}
+
+/** Volts as a number, the dielectric from the marking; an event that the bench state does not allow is refused. */
+export const complete: Completion<"bench-state"> = (draft, { view, now, ground }) => {
+  const event = eventOf(draft, view);
+  if (!event.ok) return event;
+  const tried = applyBenchEvent(view.bench, event.value, now, view.machine, ground.limits);
+  return tried.ok ? ok({ payload: event.value }) : tried;
+};

@@ -1,0 +1,47 @@
+import { formatText } from "@/core/quantity/format";
+import { storeWords } from "@/islands/words/stores";
+import type { KindWords } from "../../kind-words";
+
+const EVIDENCE: Readonly<Record<string, string>> = {
+  "plug-in-sight": "plug in sight",
+  "plug-in-pocket": "plug in the pocket",
+  "plug-tagged": "plug tagged",
+  "cord-off-machine": "cord off the machine",
+};
+
+const HELD: Readonly<Record<string, string>> = {
+  springs: "Springs",
+  "lifted-load": "Lifted load",
+  belt: "Belt",
+};
+
+export const words: KindWords<"bench-state"> = (payload) => {
+  switch (payload.event) {
+    case "plugged-in":
+      return "Plugged in";
+    case "unplugged":
+      return `Unplugged, ${EVIDENCE[payload.evidence]}`;
+    case "isolated":
+      return `Isolated and proven dead: ${formatText(payload.volts, "V")}, ${payload.means}`;
+    case "not-known":
+      return "Plug not known";
+    case "battery":
+      return payload.is === "out" ? "Battery out" : "Battery in";
+    case "stored-volts":
+      return `${formatText(payload.volts, "V")} read on the ${storeWords(payload.id)}`;
+    case "stored-clip":
+      return `Clip left on the ${storeWords(payload.id)}`;
+    case "stored-cannot":
+      return `Charge of the ${storeWords(payload.id)} not read: ${payload.why}`;
+    case "nothing-stores":
+      return "Nothing in it stores charge";
+    case "held":
+      return `${HELD[payload.id]} ${payload.is === "none" ? "not in this machine" : payload.is}`;
+    case "minded":
+      return `Seen to: ${payload.id.replaceAll("-", " ")}`;
+    case "load":
+      return payload.is === "separated" ? "Motor parted from its load" : "Motor joined to its load";
+    case "temperature":
+      return `Machine is ${payload.is}`;
+  }
+};

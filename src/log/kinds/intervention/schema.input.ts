@@ -1,0 +1,26 @@
+import * as yup from "yup";
+import { finiteNumber, strictObject } from "@/core/validate";
+import { type Upcaster, withFields } from "../../versions";
+
+/** Something done to the machine that can change it: it begins a new epoch of evidence. */
+export const schema = strictObject({
+  label: yup.string().label("What was done").required().max(120),
+  faultIds: yup.array(yup.string().required().max(60)).label("Faults").required().max(20),
+  success: finiteNumber().label("Chance that it cured").required().min(0).max(1),
+  /** The fault was plainly seen before it was mended: the look that proves it. */
+  seen: strictObject({
+    moveId: yup.string().label("Look").required().max(60),
+    outcomeId: yup.string().label("What was seen").required().max(60),
+  })
+    .nullable()
+    .defined(),
+});
+
+/** What a screen posts; the server completes it. */
+export const draft = strictObject({
+  repair: yup.string().label("Repair").required().max(60),
+  /** What was plainly seen and mended: the look counts as its direct proof. */
+  seen: yup.string().label("What was seen").max(60),
+});
+
+export const versions: readonly Upcaster[] = [withFields({ seen: null })];

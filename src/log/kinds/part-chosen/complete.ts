@@ -1,0 +1,44 @@
+import { hadResistor } from "@/core/job/old-part";
+import { parseCapacitorMark } from "@/core/markings/capacitor";
+import { rankCapacitors } from "@/core/matching/rank";
+import { capacitorRequirement } from "@/core/matching/requirement";
+import { fail, issue, ok } from "@/core/result";
+import type { Completion } from "../../completion";
+
+/** The server ranks the part itself: one that does not fit cannot be chosen, whatever the screen said. */
+export const complete: Completion<"part-chosen"> = (draft, { view, ground }) => {
+  const { forPart, partId } = draft;
+  const part = ground.knowledge.capacitors.find(({ id }) => id === partId);
+  const marked = view.capacitors.find(({ id }) => id === forPart);
+  const mark = marked ? parseCapacitorMark(marked.mark) : undefined;
+  if (!part) return fail(issue("payload.partId", "unknown/part", `There is no part "${partId}".`, partId));
+  if (!mark?.ok)
+    return fail(
+      issue(
+        "payload.forPart",
+        "match/no-marking",
+        `The marking of the ${forPart} capacitor is not read yet: enter it in Make safe.`,
+        forPart,
+      ),
+    );
+  const need = capacitorRequirement(
+    mark.value,
+    forPart,
+    ground.settings.value.volts,
+    hadResistor(view, forPart, ground.knowledge.moves),
+    ground.limits,
+  );
+  const [ranked] = rankCapacitors(need, [part], ground.limits);
+  if (!ranked || ranked.fit === "reject") {
+    const why = ranked?.attributes
+      .filter(({ fit }) => fit === "reject")
+      .map(({ reason }) => reason)
+      .join(" ");
+    return fail(
+      issue("payload.partId", "match/does-not-fit", `${part.label} does not fit: ${why ?? ""}`, partId),
+    );
+  }
+  const notes = ranked.attributes.filter(({ fit }) => fit !== "fit").map(({ reason }) => reason);
+  const { label, priceMinor, days } = part;
+  return ok({ payload: { forPart, partId, label, fit: ranked.fit, notes, priceMinor, days } });
+};

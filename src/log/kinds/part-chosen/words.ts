@@ -1,0 +1,5 @@
+import type { KindWords } from "../../kind-words";
+
+const FIT = { fit: "", note: ", with a note", temporary: ", for a while only" } as const;
+
+export const words: KindWords<"part-chosen"> = ({ label, fit }) => `Part chosen: ${label}${FIT[fit]}`;

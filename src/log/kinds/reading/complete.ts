@@ -1,0 +1,132 @@
+import type { DeadCheckReading } from "@/core/job/entry";
+import type { JobView } from "@/core/job/reduce";
+import type { Move } from "@/core/knowledge/types";
+import { parseReading } from "@/core/quantity/parse-reading";
+import { at, fail, issue, ok, type Result } from "@/core/result";
+import { judgeDeadCheck } from "@/core/safety/dead-checks";
+import { needOf } from "@/core/tools/need-of";
+import type { Executor } from "@/server/db/executor";
+import { looseReading as looseReadingOf } from "@/server/repositories/loose-readings";
+import type { Ground } from "@/server/services/ground";
+import { runTool } from "@/server/services/run-tool";
+import type { Completed, Completion } from "../../completion";
+import type { Drafts } from "../../schemas";
+
+type Posted<O extends Drafts["reading"]["of"]> = Extract<Drafts["reading"], { of: O }>;
+
+/** The move that a reading was taken for, if any; a move that its tool does not judge is refused. */
+function moveFor(toolId: string, moveId: string | null, ground: Ground): Result<Move | null> {
+  if (moveId === null) return ok(null);
+  const judges = ground.tools.find(({ id }) => id === toolId)?.judges ?? [];
+  const move = ground.knowledge.moves.find(({ id }) => id === moveId);
+  if (move && judges.includes(move.id)) return ok(move);
+  return fail(
+    issue(
+      "payload.moveId",
+      "reading/no-such-move",
+      `Move "${moveId}" does not take this reading: it is not one of ${judges.join(", ") || "none"}.`,
+      moveId,
+    ),
+  );
+}
+
+async function toolReading(draft: Posted<"tool">, ground: Ground): Promise<Result<Completed<"reading">>> {
+  const { toolId, moveId, input, taken } = draft;
+  const move = moveFor(toolId, moveId, ground);
+  if (!move.ok) return move;
+  const finding = await runTool(toolId, input, {}, ground);
+  if (!finding.ok) return fail(...at("payload", finding.issues));
+  const touches = ground.tools.find(({ id }) => id === toolId)?.touches ?? [];
+  const payload = {
+    of: "tool",
+    toolId,
+    moveId,
+    input,
+    finding: finding.value,
+    taken,
+    looseReadingId: null,
+  } as const;
+  return ok({ payload, need: move.value?.needs ?? needOf(touches) });
+}
+
+async function looseReading(
+  draft: Posted<"loose">,
+  on: Executor,
+  ground: Ground,
+): Promise<Result<Completed<"reading">>> {
+  const found = await looseReadingOf(on, draft.looseReadingId);
+  if (!found)
+    return fail(
+      issue("payload.looseReadingId", "unknown/reading", "There is no such reading.", draft.looseReadingId),
+    );
+  const move = moveFor(found.toolId, draft.moveId, ground);
+  if (!move.ok) return move;
+  const { toolId, input, finding, id } = found;
+  const payload = {
+    of: "tool",
+    toolId,
+    moveId: move.value?.id ?? null,
+    input,
+    finding,
+    taken: "afterwards",
+    looseReadingId: id,
+  } as const;
+  return ok({ payload });
+}
+
+const LOOKS: Readonly<Record<string, DeadCheckReading["verdict"]>> = {
+  sound: "passed",
+  damaged: "failed",
+  "not sure": "undecided",
+};
+
+function deadCheck(draft: Posted<"dead-check">, view: JobView, ground: Ground): Result<Completed<"reading">> {
+  const check = ground.knowledge.deadChecks.find(({ id }) => id === draft.checkId);
+  if (!check)
+    return fail(
+      issue("payload.checkId", "unknown/check", `There is no dead check "${draft.checkId}".`, draft.checkId),
+    );
+  const base = { of: "dead-check", checkId: check.id, entered: draft.entered, taken: draft.taken } as const;
+  if (check.quantity === "seen") {
+    const verdict = LOOKS[draft.entered];
+    if (!verdict)
+      return fail(
+        issue(
+          "payload.entered",
+          "check/not-an-answer",
+          `"${draft.entered}" is not one of sound, damaged, not sure.`,
+          draft.entered,
+        ),
+      );
+    return ok({
+      payload: { ...base, reading: null, verdict, limit: null, limitId: null, limitSource: null },
+    });
+  }
+  const parsed = parseReading(draft.entered, check.quantity, check.label);
+  if (!parsed.ok) return fail(...at("payload.entered", parsed.issues));
+  const { reading } = parsed.value;
+  const taken = view.takenIn;
+  const judged = judgeDeadCheck(
+    check,
+    reading,
+    taken?.protectionClass ?? "not-known",
+    taken?.heater === "yes",
+    ground.limits,
+  );
+  const payload = {
+    ...base,
+    reading,
+    verdict: judged.verdict,
+    limit: judged.limit ?? null,
+    limitId: judged.limitId ?? null,
+    limitSource: judged.limitSource ?? null,
+  };
+  // A leakage clamp works on a running machine, guards on and hands off.
+  return ok({ payload, need: check.needs === "powered" ? "none" : "plug-out" });
+}
+
+/** The Finding of a tool, the verdict of a dead check: worked out here, whatever the screen previewed. */
+export const complete: Completion<"reading"> = (draft, { view, on, ground }) => {
+  if (draft.of === "tool") return toolReading(draft, ground);
+  return draft.of === "loose" ? looseReading(draft, on, ground) : deadCheck(draft, view, ground);
+};

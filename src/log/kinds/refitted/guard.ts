@@ -1,0 +1,30 @@
+import { issue } from "@/core/result";
+import type { Guard } from "../../guard";
+
+/** Only what came off, and is not back yet, can be put back. */
+export const guard: Guard<"refitted"> = ({ line, count }, view) => {
+  const off = view.removed.find(({ seq }) => seq === line);
+  if (!off)
+    return [
+      issue("payload.line", "guard/not-off", `Line ${line} took nothing off that could go back.`, line),
+    ];
+  if (off.refit)
+    return [
+      issue(
+        "payload.line",
+        "guard/back-already",
+        `${off.what} is back already, by line ${off.refit.seq}: it was ticked by ${off.refit.by}.`,
+        line,
+      ),
+    ];
+  if (count !== null && count > off.left)
+    return [
+      issue(
+        "payload.count",
+        "guard/too-many",
+        `${count} cannot go back: ${off.left} of ${off.count} ${off.what} are still off.`,
+        count,
+      ),
+    ];
+  return [];
+};

@@ -1,0 +1,22 @@
+import * as yup from "yup";
+import { oneOf, text, wholeNumber } from "@/core/fields.input";
+import { strictObject } from "@/core/validate";
+import { type Upcaster, withFields } from "../../versions";
+
+const leftOutHasWhy = {
+  name: "why",
+  message: "Why it is left out must be said.",
+  test: ({ how, why }: { readonly how?: string | undefined; readonly why?: string | undefined }): boolean =>
+    how !== "left-out" || (why ?? "").trim() !== "",
+};
+
+/** What went back, was replaced, or was left out and why. */
+export const schema = strictObject({
+  line: wholeNumber("Line").required().min(1),
+  how: oneOf("How", ["back", "replaced", "left-out"]),
+  count: wholeNumber("Count").nullable().defined().min(1).max(500),
+  why: text("Why", 300),
+  carried: yup.array(yup.string().required().max(80)).label("Moved over").required().max(20),
+}).test(leftOutHasWhy);
+
+export const versions: readonly Upcaster[] = [withFields({ count: null, carried: [] })];

@@ -1,0 +1,5 @@
+import { offWords } from "@/islands/words/put-back";
+import type { KindWords } from "../../kind-words";
+
+export const words: KindWords<"removed"> = (payload) =>
+  `Off: ${offWords(payload)}${payload.where ? `, ${payload.where}` : ""}`;

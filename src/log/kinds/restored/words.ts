@@ -1,0 +1,3 @@
+import type { KindWords } from "../../kind-words";
+
+export const words: KindWords<"restored"> = ({ seq }) => `Restored line ${seq}`;

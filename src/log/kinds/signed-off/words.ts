@@ -1,0 +1,5 @@
+import { SIGN_OFF_WORDS } from "@/islands/words/runs";
+import type { KindWords } from "../../kind-words";
+
+export const words: KindWords<"signed-off"> = ({ word }) =>
+  `Signed off: ${SIGN_OFF_WORDS[word].toLowerCase()}`;

@@ -1,0 +1,19 @@
+import { fail, issue, ok } from "@/core/result";
+import { jobExists } from "@/server/repositories/jobs";
+import type { Completion } from "../../completion";
+
+/** The family, the hazards and the earlier job that a machine at the door names must exist. */
+export const complete: Completion<"taken-in"> = async (payload, { on, ground }) => {
+  const { family, hazards, from } = payload;
+  const { families, hazards: known } = ground.knowledge;
+  const hazard = hazards.find((one) => !known.some(({ id }) => id === one));
+  if (hazard !== undefined)
+    return fail(issue("payload.hazards", "unknown/hazard", `There is no hazard "${hazard}".`, hazard));
+  if (from && !(await jobExists(on, from.jobId)))
+    return fail(
+      issue("payload.from.jobId", "unknown/job", `There is no job ${from.jobId} to begin from.`, from.jobId),
+    );
+  if (!families.some(({ id }) => id === family))
+    return fail(issue("payload.family", "unknown/family", `There is no motor family "${family}".`, family));
+  return ok({ payload });
+};

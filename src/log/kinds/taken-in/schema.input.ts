@@ -1,0 +1,48 @@
+import * as yup from "yup";
+import { oneOf, text, wholeNumber } from "@/core/fields.input";
+import { strictObject } from "@/core/validate";
+import { type Upcaster, withFields } from "../../versions";
+
+const PROTECTION_CLASSES = ["class-1", "class-2", "class-3", "battery", "not-known"] as const;
+const CONNECTIONS = ["plug", "detachable-cord", "fixed", "battery", "not-known"] as const;
+
+/** A machine as it came in at the door. Money in minor units. */
+export const schema = strictObject({
+  machine: yup.string().label("Machine").required().max(80),
+  tag: text("Tag", 30),
+  place: text("Place", 40),
+  family: yup.string().label("Motor family").required().max(60),
+  protectionClass: oneOf("Protection class", PROTECTION_CLASSES),
+  connection: oneOf("Connection", CONNECTIONS),
+  heater: oneOf("Heater", ["yes", "no", "not-known"]),
+  ownerId: wholeNumber("Owner").nullable().defined(),
+  ceilingMinor: wholeNumber("Owner's ceiling").nullable().defined().min(0).max(1e9),
+  history: text("History", 2000),
+  earlierParts: text("Earlier parts", 1000),
+  hazards: yup.array(yup.string().required().max(60)).label("Hazards").required().max(20),
+  feeMinor: wholeNumber("Fee for looking").nullable().defined().min(0).max(1e9),
+  feeCounts: yup.boolean().label("Fee set off").required(),
+  depositMinor: wholeNumber("Deposit").nullable().defined().min(0).max(1e9),
+  recall: strictObject({
+    looked: oneOf("Recall", ["nothing-found", "recalled", "not-looked"]),
+    where: text("Where it was looked up", 200),
+  }).required(),
+  from: strictObject({
+    jobId: wholeNumber("Earlier job").required().min(1),
+    as: oneOf("Begun from", ["same", "twin"]),
+  })
+    .nullable()
+    .defined(),
+});
+
+export const versions: readonly Upcaster[] = [
+  withFields({
+    earlierParts: "",
+    hazards: [],
+    feeMinor: null,
+    feeCounts: true,
+    depositMinor: null,
+    recall: { looked: "not-looked", where: "" },
+    from: null,
+  }),
+];

@@ -1,0 +1,3 @@
+import type { KindWords } from "../../kind-words";
+
+export const words: KindWords<"taken-in"> = ({ machine }) => `Taken in: ${machine}`;

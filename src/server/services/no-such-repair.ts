@@ -1,0 +1,9 @@
+import { fail, issue, type Result } from "@/core/result";
+import type { Ground } from "./ground";
+
+export function noSuchRepair(repair: string, { knowledge }: Ground): Result<never> {
+  const known = knowledge.repairs.map(({ id }) => id).join(", ");
+  return fail(
+    issue("payload.repair", "unknown/repair", `There is no repair "${repair}": known are ${known}.`, repair),
+  );
+}
