@@ -4,13 +4,14 @@ import { LAUNCH } from "./scripts/lib/browser";
 export default defineConfig({
   testDir: "tests/e2e",
   outputDir: "test-results",
-  // Each file runs a server of its own, on a folder and a port of its own.
+  // A worker has one demo shop for the tests that only use it; those that restart or change it have their own.
   workers: 2,
   timeout: 180_000,
   forbidOnly: true,
   use: {
     viewport: { width: 1280, height: 800 },
     launchOptions: LAUNCH,
-    trace: "retain-on-failure",
+    // A trace takes a picture of the page at every key: half of the time of a keyboard journey.
+    trace: process.env["E2E_TRACE"] ? "retain-on-failure" : "off",
   },
 });

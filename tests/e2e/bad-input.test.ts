@@ -1,13 +1,7 @@
-import { expect, test } from "@playwright/test";
-import { type RunningShop, runShop } from "./server";
+import { expect } from "@playwright/test";
+import { test } from "./demo-shop";
 
-let shop: RunningShop;
-test.beforeAll(async () => {
-  shop = await runShop();
-});
-test.afterAll(() => shop.stop());
-
-test("bad input is named on the screen, and what was typed stays", async ({ page }) => {
+test("bad input is named on the screen, and what was typed stays", async ({ page, shop }) => {
   await page.goto(`${shop.address}/tools/capacitor-against-mark`);
   const reading = page.getByTestId("reading");
   const mark = page.getByTestId("mark");
@@ -32,7 +26,7 @@ test("bad input is named on the screen, and what was typed stays", async ({ page
   await reading.fill("12,4");
   await expect(page.getByText("The comma was read as the decimal point: 12.4.")).toBeVisible();
   await reading.press("Enter");
-  await expect(page.getByRole("region", { name: "Readings kept" })).toContainText("12,4");
+  await expect(page.getByRole("region", { name: "Readings kept" })).toContainText("12.4 μF");
 
   await page.goto(`${shop.address}/jobs/104/measure`);
   await page.getByRole("button", { name: "Note" }).click();
@@ -45,7 +39,7 @@ test("bad input is named on the screen, and what was typed stays", async ({ page
   await expect(page.getByRole("alert").first()).toContainText("cannot be kept");
 });
 
-test("bad requests are refused one by one, and the server goes on", async () => {
+test("bad requests are refused one by one, and the server goes on", async ({ shop }) => {
   const send = (path: string, init: RequestInit) => fetch(`${shop.address}${path}`, init);
   const json = { "content-type": "application/json" };
   const tool = "/api/tools/capacitor-against-mark";

@@ -1,19 +1,14 @@
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./demo-shop";
 import { press } from "./keys";
 import { chooseMove } from "./moves";
-import { type RunningShop, runShop } from "./server";
-
-let shop: RunningShop;
-test.beforeAll(async () => {
-  shop = await runShop();
-});
-test.afterAll(() => shop.stop());
 
 const settled = (page: import("@playwright/test").Page) =>
   expect(page.getByTestId("moves")).toHaveAttribute("aria-busy", "false");
 
 test("a motor of unknown kind: clues narrow it with the plug out, one tap settles it, then its own moves come in", async ({
   page,
+  shop,
 }) => {
   await page.goto(`${shop.address}/jobs/107/isolate`);
   const kinds = page.getByRole("region", { name: "Kind of motor" });
@@ -33,6 +28,7 @@ test("a motor of unknown kind: clues narrow it with the plug out, one tap settle
 
 test("two answers that cannot both be are named, and asking one again takes its line back first", async ({
   page,
+  shop,
 }) => {
   await page.goto(`${shop.address}/jobs/108/isolate`);
   await chooseMove(page, "Switch it on once, standing clear");
@@ -51,6 +47,7 @@ test("two answers that cannot both be are named, and asking one again takes its 
 
 test("a kind that is only recognised says what can be done about it and what is passed on", async ({
   page,
+  shop,
 }) => {
   await page.goto(`${shop.address}/jobs/107/isolate`);
   await settled(page);

@@ -1,18 +1,14 @@
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./demo-shop";
 import { fromTheDoor } from "./door";
 import { press, tabTo, typeInto } from "./keys";
 import { chooseMove } from "./moves";
-import { type RunningShop, runShop } from "./server";
-
-let shop: RunningShop;
-test.beforeAll(async () => {
-  shop = await runShop();
-});
-test.afterAll(() => shop.stop());
+import { runShop } from "./server";
 
 test("by keyboard alone: take in, make safe, measure, lose power in the middle, find everything again, strike out and restore", async ({
   page,
 }) => {
+  const shop = await runShop();
   await fromTheDoor(page, shop.address);
   const bench = page.getByTestId("bench-state");
 
@@ -37,16 +33,17 @@ test("by keyboard alone: take in, make safe, measure, lose power in the middle, 
   await press(page, "Out, plug in sight");
   await expect(bench).toContainText("Unplugged, drained to 0.3 V");
   await press(page, "Capacitance");
-  await expect(page.getByTestId("kept")).toContainText("61.8u");
-  await expect(page.getByTestId("ledger")).toContainText("Start capacitor 61.8u: 57 % under its mark");
+  await expect(page.getByTestId("kept")).toContainText("61.8 μF");
+  await expect(page.getByTestId("ledger")).toContainText("Start capacitor 61.8 μF: 57 % under its mark");
 
   await press(page, /^strike line \d+: Start capacitor/);
   await expect(page.getByTestId("kept")).toBeHidden();
   await press(page, /^restore line \d+: Start capacitor/);
   await expect(page.getByTestId("kept")).toContainText("57 % under its mark");
+  await shop.stop();
 });
 
-test("the type line: a job by name, a part by its marking, one key away", async ({ page }) => {
+test("the type line: a job by name, a part by its marking, one key away", async ({ page, shop }) => {
   await page.goto(shop.address);
   await page.waitForLoadState("networkidle");
   await page.keyboard.press("/");
@@ -65,6 +62,7 @@ test("the type line: a job by name, a part by its marking, one key away", async 
 
 test("with fingers: our own keypad types a reading, and the tablet's keyboard stays away", async ({
   browser,
+  shop,
 }) => {
   const context = await browser.newContext({
     viewport: { width: 390, height: 844 },
@@ -80,12 +78,13 @@ test("with fingers: our own keypad types a reading, and the tablet's keyboard st
   await expect(page.getByTestId("reading")).toHaveAttribute("inputmode", "none");
   await expect(page.getByTestId("verdict")).toHaveAttribute("data-verdict", "faulty");
   await page.getByRole("button", { name: "Keep", exact: true }).tap();
-  await expect(page.getByRole("region", { name: "Readings kept" })).toContainText("61.8μF");
+  await expect(page.getByRole("region", { name: "Readings kept" })).toContainText("61.8 μF");
   await context.close();
 });
 
 test("isolate by keyboard: an answer closes the path in, a reading ends the search, a strike opens it again", async ({
   page,
+  shop,
 }) => {
   await page.goto(`${shop.address}/jobs/104/isolate`);
   const move = page.getByTestId("next-move");
@@ -103,7 +102,7 @@ test("isolate by keyboard: an answer closes the path in, a reading ends the sear
   await typeInto(page, "Capacitance", "44u");
   await expect(page.getByTestId("verdict")).toContainText("56 % under its mark");
   await page.keyboard.press("Enter");
-  await expect(page.getByTestId("gate")).toContainText("Nothing says that the charge is off it");
+  await expect(page.getByTestId("gate")).toContainText("Stored charge has not been measured");
   await press(page, "It was read before: keep it as entered afterwards");
   await expect(page.getByText("No move left is worth its price").first()).toBeVisible();
   await expect(page.getByTestId("suspect").first()).toContainText(

@@ -1,16 +1,10 @@
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./demo-shop";
 import { fromTheDoor } from "./door";
 import { press, tabTo, typeInto } from "./keys";
 import { chooseMove } from "./moves";
-import { type RunningShop, runShop } from "./server";
 
-let shop: RunningShop;
-test.beforeAll(async () => {
-  shop = await runShop();
-});
-test.afterAll(() => shop.stop());
-
-test("by keyboard alone: one machine from the door to the printed sheet", async ({ page }) => {
+test("by keyboard alone: one machine from the door to the printed sheet", async ({ page, shop }) => {
   await page.addInitScript(() => {
     window.print = () => document.documentElement.setAttribute("data-printed", "yes");
   });

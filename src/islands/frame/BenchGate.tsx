@@ -15,7 +15,7 @@ interface GateProps {
 }
 
 const GAP_WORDS: Readonly<Record<string, string>> = {
-  charge: "Nothing says that the charge is off it.",
+  charge: "Stored charge has not been measured.",
   battery: "Is the battery out?",
   plug: "Is the plug out?",
 };
