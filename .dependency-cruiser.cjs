@@ -85,6 +85,7 @@ module.exports = {
       "^src/log/(versions|pin\\.input|guard|guard-bench|guard-pin)\\.ts$",
       "^src/log/kinds/$1/",
       YUP,
+      external("pluralize"),
     ),
     allow(
       "^src/log/kinds/([^/]+)/complete\\.ts$",

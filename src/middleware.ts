@@ -29,7 +29,18 @@ export const onRequest = defineMiddleware(async (context, next) => {
     return dress(context.redirect(`/access?to=${encodeURIComponent(url.pathname)}`));
   }
   try {
-    return dress(await next());
+    const answer = await next();
+    // Whatever is asked under /api is answered as data: an address or a method that is not there, too.
+    const isPage = !/json/.test(answer.headers.get("content-type") ?? "");
+    if (url.pathname.startsWith("/api/") && answer.status >= 400 && isPage)
+      return dress(
+        refused(
+          404,
+          "not-found/address",
+          `There is no ${request.method} ${url.pathname} here: GET /api/openapi.json lists what there is.`,
+        ),
+      );
+    return dress(answer);
   } catch (error) {
     console.error(`request ${requestId} ${request.method} ${url.pathname}`, error);
     if (!url.pathname.startsWith("/api/")) throw error;

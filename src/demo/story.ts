@@ -107,7 +107,8 @@ export const insulated = (minute: number, entered: string) =>
 export const unplugged = (minute: number, evidence = "plug-in-sight") =>
   line(minute, "make-safe", "bench-state", { event: "unplugged", evidence });
 export const bench = (minute: number, payload: object) => line(minute, "make-safe", "bench-state", payload);
-export const opened = (minute: number, access: string) => line(minute, "make-safe", "opened", { access });
+export const opened = (minute: number, access: string) =>
+  line(minute, "make-safe", "opened", { access, is: "capacitor-cover" });
 export const marked = (minute: number, id: "start" | "run", mark: string) =>
   line(minute, "make-safe", "nameplate", { plate: "capacitor", id, mark });
 export const note = (minute: number, stage: Stage, text: string) => line(minute, stage, "note", { text });

@@ -6,6 +6,7 @@ import { complete as complaint } from "./kinds/complaint/complete";
 import { complete as decision } from "./kinds/decision/complete";
 import { complete as intervention } from "./kinds/intervention/complete";
 import { complete as nameplate } from "./kinds/nameplate/complete";
+import { complete as opened } from "./kinds/opened/complete";
 import { complete as partChosen } from "./kinds/part-chosen/complete";
 import { complete as picture } from "./kinds/picture/complete";
 import { complete as priced } from "./kinds/priced/complete";
@@ -20,6 +21,7 @@ export const COMPLETIONS: { readonly [K in EntryKind]?: Completion<K> } = {
   nameplate: nameplate,
   complaint: complaint,
   "bench-state": benchState,
+  opened: opened,
   answer: answer,
   intervention: intervention,
   reading: reading,

@@ -110,7 +110,7 @@ async function finalTestsAndRun(page: Page, address: string, job: string): Promi
   await expect(page.getByTestId("answer-earth-continuity")).toContainText("passed");
   await page.getByTestId("check-insulation").fill("90M");
   await page.keyboard.press("Enter");
-  await page.getByText("Behind a residual-current device", { exact: true }).click();
+  await page.getByText("Behind an RCD (GFCI)", { exact: true }).click();
   await tap(page, "Plugged in, hands off");
   await expect(page.getByTestId("bench-state")).toContainText("Plugged in");
   const run = page.getByRole("region", { name: "Run it as the complaint comes" });

@@ -99,7 +99,7 @@ describe("the call to stop", () => {
     expect(screen.getByTestId("stop-call").textContent).toMatch(
       /Try repairs now: €[\d.]+ on average.*next move first: €[\d.]+/,
     );
-    expect(screen.getByTestId("stop-call").textContent).toContain("buy nothing dear");
+    expect(screen.getByTestId("stop-call").textContent).toContain("don't order expensive parts yet");
     rerender(
       <StopCall
         isolation={{ ...isolation, moves: [], purchaseGate: { open: true, needs: [] } }}
@@ -110,7 +110,7 @@ describe("the call to stop", () => {
     expect(screen.getByTestId("stop-call").textContent).toContain(
       "No move left is worth its price. Fit a start capacitor",
     );
-    expect(screen.getByTestId("stop-call").textContent).not.toContain("buy nothing dear");
+    expect(screen.getByTestId("stop-call").textContent).not.toContain("don't order expensive parts yet");
   });
 });
 

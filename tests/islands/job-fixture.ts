@@ -18,6 +18,7 @@ export const SHOP: Shop = {
   settings: DEFAULT_SETTINGS,
   limits: LIMITS,
   parameters: PARAMETERS,
+  access: KNOWLEDGE.access,
   tools: TOOL_CARDS,
   knowledgeVersion: KNOWLEDGE.version,
   families: KNOWLEDGE.families,

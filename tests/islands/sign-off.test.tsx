@@ -80,7 +80,7 @@ describe("final tests", () => {
     const { bodies } = show(FITTED, ...TESTS);
     const plug = screen.getByRole("button", { name: "Plugged in, hands off" }) as HTMLButtonElement;
     expect(plug.disabled).toBe(true);
-    fireEvent.click(screen.getByLabelText("Behind a residual-current device"));
+    fireEvent.click(screen.getByLabelText("Behind an RCD (GFCI)"));
     fireEvent.click(plug);
     await vi.waitFor(() => expect(payloads(bodies, "bench-state")).toEqual([{ event: "plugged-in" }]));
   });

@@ -59,7 +59,7 @@ describe("taking apart and putting back", () => {
     expect(two.body.removed[0]).toMatchObject({ left: 1, refit: null });
     const many = await post(id, draft(4, "refitted", back(3, { count: 2 })));
     expect(many.status).toBe(409);
-    expect(many.problem.issues[0]?.message).toBe("2 cannot go back: 1 of 4 screw are still off.");
+    expect(many.problem.issues[0]?.message).toBe("2 cannot go back: 1 of 4 screws are still off.");
     const rest = await post(id, draft(4, "refitted", back(3)));
     expect(rest.body.removed[0]).toMatchObject({ left: 0, refit: { seq: 5 } });
   });

@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import { Ajv2020, type ValidateFunction } from "ajv/dist/2020";
 import type { APIContext, APIRoute } from "astro";
 import { expect } from "vitest";
 import type { Schema } from "yup";
@@ -6,6 +7,7 @@ import { parseWith } from "@/core/validate";
 import { openInMemory } from "@/server/db/connect";
 import { setDatabase } from "@/server/db/shop-database";
 import type { Endpoint } from "@/server/http/endpoint";
+import { toJsonSchema } from "@/server/http/json-schema";
 import type { Problem } from "@/server/http/problem";
 import { CARDER } from "./shop-machine";
 
@@ -14,6 +16,18 @@ export async function openShop() {
   const database = await openInMemory();
   setDatabase(database);
   return database;
+}
+
+const ajv = new Ajv2020({ strict: false, allErrors: true, validateFormats: false });
+const validators = new Map<unknown, ValidateFunction>();
+
+/** What an answer has that its description in openapi.json does not allow, or lacks. */
+function misfits(schema: unknown, body: unknown): readonly string[] {
+  const known = validators.get(schema) ?? ajv.compile(toJsonSchema(schema));
+  validators.set(schema, known);
+  return known(body)
+    ? []
+    : (known.errors ?? []).map(({ instancePath, message }) => `${instancePath} ${message}`);
 }
 
 export interface Answer<T = Record<string, unknown>> {
@@ -46,9 +60,10 @@ export async function call<T = Record<string, unknown>>(
   const context = { request, params, url, locals: { requestId: "test" } } as unknown as APIContext;
   const response = (await route(context)) as Response;
   const body = await response.json();
-  if (response.ok && "response" in route) {
+  if (response.ok && "response" in route && route.response) {
     const fits = parseWith(route.response as Schema, body);
     expect(fits.ok ? [] : fits.issues).toEqual([]);
+    expect(misfits(route.response, body), "the answer against the description of the API").toEqual([]);
   }
   return { status: response.status, body, problem: body, type: response.headers.get("content-type") ?? "" };
 }

@@ -24,7 +24,7 @@ export const SILENT_ANSWERS: ReadonlySet<string> = new Set(["not-sure", "could-n
 
 /**
  * Answers that the knowledge can use, or every reason why one cannot be.
- * @param whyNoMove says why a move is none of this machine's
+ * @param whyNoMove says why a move does not apply to this machine
  */
 export function checkEvidence(
   answers: readonly Answer[],

@@ -41,7 +41,7 @@ const LEAST_WEIGHT = 1e-5;
 /** Repairs with less chance than this are left out of the order of trials. */
 const LEAST_CHANCE = 1e-4;
 
-/** Numbers the values that occur from nought up, in the order they occur. */
+/** Numbers the values that occur from zero up, in the order they occur. */
 function compact(values: Int32Array): { readonly of: Int32Array; readonly values: readonly number[] } {
   const numbers: number[] = [];
   const occurring: number[] = [];
@@ -181,7 +181,7 @@ function byCase(field: Field, { of }: Weights, move: number): ByCase {
     room.places = size;
     room.sums = emptySums(size);
   }
-  // Number of each cell among those that hold anything, from one; nought while it is empty.
+  // Number of each cell among those that hold anything, from one; zero while it is empty.
   const { cells: numbers, sums } = room;
   let count = 0;
   for (let place = 0; place < size; place += 1) {

@@ -4,7 +4,7 @@ import type { Spoken } from "./explain";
 
 /** How suspicion stood once a line of the log was known. */
 export interface Standpoint {
-  /** The line; nought before any. */
+  /** The line; zero before any. */
   readonly seq: number;
   /** The likeliest roots then, each by itself, likeliest first. */
   readonly leading: readonly { readonly root: string; readonly chance: number }[];

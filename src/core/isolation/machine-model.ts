@@ -62,7 +62,7 @@ export function movesFor(moves: readonly Move[], family: string, stations: Reado
   );
 }
 
-/** Why a move is none of this machine's, in words. */
+/** Why a move does not apply to this machine, in words. */
 export function whyNoMove(moveId: string, machine: MachineKind, knowledge: IsolationKnowledge): string {
   const move = knowledge.moves.find(({ id }) => id === moveId);
   if (!move) return `There is no move "${moveId}".`;

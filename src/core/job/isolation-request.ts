@@ -29,13 +29,19 @@ export interface BenchNow {
   readonly isMadeSafe: boolean;
 }
 
-/** What stands open, as the access that moves ask for: by the first word of its name. */
-function openedAccess(opened: readonly string[], access: readonly Access[]): string[] {
-  return access
-    .filter(({ label }) =>
-      opened.some((one) => one.toLowerCase().includes(label.split(" ")[0]?.toLowerCase() ?? label)),
-    )
-    .map(({ id }) => id);
+/** What stands open, as the access that moves ask for: as it was said, or by its exact name in lines of before. */
+function openedAccess({ ledger }: JobView, opened: readonly string[], access: readonly Access[]): string[] {
+  return opened.flatMap((name) => {
+    const line = ledger.findLast(
+      (one) => one.kind === "opened" && !one.isStruck && one.payload.access === name,
+    );
+    const said = line?.kind === "opened" ? line.payload.is : "not-said";
+    const found =
+      said === "not-said"
+        ? access.find(({ names }) => names.includes(name.trim().toLowerCase()))
+        : access.find(({ id }) => id === said);
+    return found ? [found.id] : [];
+  });
 }
 
 /** Owner's reports in the order in which they say most: a machine that hums says more than one that stands. */
@@ -123,7 +129,7 @@ export function isolationRequest(
       plug: bench.plug,
       drained: isMadeSafe,
       deadChecksPassed: owedChecks(job, ground).length === 0,
-      opened: openedAccess(bench.opened, ground.access),
+      opened: openedAccess(job, bench.opened, ground.access),
     },
     evidence: [
       ...ownersReport(job, ground.signs),
@@ -146,6 +152,11 @@ export function isolationRequest(
         .filter(([of]) => of !== "machine")
         .map(([repair, price]) => ({ repair, minor: price })),
     },
-    ...(ground.counts ? { options: { shopCounts: plainCounts(ground.counts) } } : {}),
+    // The last word: what the screen refines to and what the record is made from.
+    options: {
+      lookAhead: 2,
+      maxRoots: 3,
+      ...(ground.counts ? { shopCounts: plainCounts(ground.counts) } : {}),
+    },
   };
 }

@@ -90,8 +90,6 @@ export const ROWS = {
     volts: finiteNumber().required().positive(),
     hertz: finiteNumber().required().positive(),
     leads: strictObject({ line: words(), neutral: words(), earth: words() }).required(),
-    /** What the shop calls a residual-current device here. */
-    residual: words(),
   }),
   signs: row({
     sense: oneOf(["seen", "heard", "smelt", "felt"] as const),

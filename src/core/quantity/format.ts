@@ -93,24 +93,27 @@ export function formatDuration(totalSeconds: number): string {
   return parts.filter((part) => part !== "").join(" ");
 }
 
-const CURRENCY_SIGN: Readonly<Record<string, string>> = { EUR: "€", GBP: "£", USD: "$", JPY: "¥" };
-
 /** Digits behind the point of a currency (ISO 4217, as the JavaScript engine knows it). */
 export function minorDigits(currency: string): number {
   const options = new Intl.NumberFormat("en", { style: "currency", currency }).resolvedOptions();
   return options.maximumFractionDigits ?? 2;
 }
 
+/** Signs that the fonts we ship can print; any other currency is named by its code. */
+const PRINTABLE = /^[\x20-\x7e€£¥]+$/;
+
 /**
- * Money in minor units.
+ * Money in minor units, with the currency's own sign where it can be printed.
  * @example formatMoney(2740, "EUR") // "€27.40"
  */
 export function formatMoney(minor: number, currency: string): string {
-  const digits = minorDigits(currency);
-  const number = (Math.abs(minor) / 10 ** digits).toFixed(digits);
-  const sign = minor < 0 ? "-" : "";
-  const symbol = CURRENCY_SIGN[currency];
-  return symbol ? `${sign}${symbol}${number}` : `${sign}${currency} ${number}`;
+  const value = minor / 10 ** minorDigits(currency);
+  const shown = (currencyDisplay: "narrowSymbol" | "code"): string =>
+    new Intl.NumberFormat("en", { style: "currency", currency, currencyDisplay, useGrouping: false })
+      .format(value)
+      .replace(/\u00a0/g, " ");
+  const withSign = shown("narrowSymbol");
+  return PRINTABLE.test(withSign) ? withSign : shown("code");
 }
 
 /**

@@ -40,7 +40,7 @@ export interface DischargePlan {
   readonly peakPower: Watts;
   /** Volts that may creep back. */
   readonly rebound: Volts;
-  /** Whether the school of shorting it at once is let pass for this part. */
+  /** Whether the school of shorting it at once is allowed for this part. */
   readonly mayShortFirst: boolean;
   readonly dielectric: ChargedPart["dielectric"];
 }

@@ -17,6 +17,7 @@ export interface Shop {
   /** Every tool, as far as it is plain data. */
   readonly tools: readonly ToolCard[];
   readonly archetypes: Knowledge["archetypes"];
+  readonly access: Knowledge["access"];
   readonly hazards: Knowledge["hazards"];
   readonly seen: Knowledge["seen"];
   readonly recalls: Knowledge["recalls"];

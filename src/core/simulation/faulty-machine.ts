@@ -69,7 +69,7 @@ export interface Mechanics {
   readonly bearingWarm: Drag;
   readonly gear: Drag;
   readonly load: Drag;
-  /** Torque that the drive carries, N·m; nought where it is parted. */
+  /** Torque that the drive carries, N·m; zero where it is parted. */
   readonly driveCarries: number;
   readonly inertia: number;
   /** How loud, against what is usual: rumble, squeak cold, squeak warm, scrape, rattle. */

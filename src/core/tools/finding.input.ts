@@ -9,7 +9,8 @@ const params = yup
       given !== null &&
       Object.values(given).every((one) => ["number", "string", "boolean"].includes(typeof one)),
   )
-  .required();
+  .required()
+  .meta({ any: "Values that the sentence is filled with, by name" });
 
 const said = strictObject({ code: yup.string().required(), params }).required();
 

@@ -38,13 +38,19 @@ function Facts({ move, rated, screen }: Pick<MoveProps, "move" | "rated" | "scre
         ? "Made safe as it needs"
         : "Make safe first";
   return (
-    <p className="mb-3 flex flex-wrap gap-x-6 text-soft">
+    <p className="mb-2 flex flex-wrap items-center gap-x-6 text-soft">
       <span>
         <b className="font-semibold text-ink">{move.minutes} min</b>
         {rated && rated.stateMinutes > 0 ? ` and ${rated.stateMinutes} to get there` : ""}
       </span>
       <span>{state}</span>
       {move.tier === 3 ? <b className="text-oxide">Something turns or is live: hands off</b> : null}
+      <a
+        className="ml-auto inline-flex min-h-11 items-center text-teal underline underline-offset-4"
+        href={`/knowledge/moves/${move.id}`}
+      >
+        Where these chances come from
+      </a>
     </p>
   );
 }

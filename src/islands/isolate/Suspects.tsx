@@ -77,10 +77,21 @@ function Row({
   const fault = knowledge.faults.find(({ id }) => id === suspect.roots[0]);
   const hazard = fault?.hazard;
   return (
-    <li className="border-rule border-t py-2.5" data-testid="suspect">
-      <div className="flex justify-between gap-3 font-semibold text-[17px]">
+    <li className="border-rule border-t pb-2.5" data-testid="suspect">
+      <div className="flex items-center justify-between gap-3 font-semibold text-[17px]">
         <span>
-          {suspect.roots.map((id) => faultLabel(knowledge, id)).join(" and ")}
+          {suspect.roots.map((id, index) => (
+            <span key={id}>
+              {index > 0 ? " and " : ""}
+              <a
+                className="inline-flex min-h-11 items-center underline decoration-ring underline-offset-4"
+                href={`/knowledge/faults/${id}`}
+                title="What this stands on"
+              >
+                {faultLabel(knowledge, id)}
+              </a>
+            </span>
+          ))}
           {suspect.alike.map((id) => ` or ${inSentence(faultLabel(knowledge, id))}`)}
         </span>
         <span className="whitespace-nowrap font-medium">{formatChance(suspect.chance)}</span>
@@ -156,7 +167,9 @@ export function StopCall({
           : `No move left is worth its price. ${fix ?? "Repair"} and run it in the complaint's condition.`}
       </p>
       {isolation.purchaseGate.open ? null : (
-        <p className="text-brass">No direct proof yet of the leading suspect: buy nothing dear before it.</p>
+        <p className="text-brass">
+          No direct proof yet of the leading suspect: don't order expensive parts yet.
+        </p>
       )}
     </div>
   );

@@ -82,16 +82,10 @@ export function useIsolation(screen: JobScreen, shop: Shop): ShownIsolation {
     };
     const work = async (): Promise<void> => {
       const request: IsolateRequest = JSON.parse(asked);
-      say(await ready.worker.isolate(request), false);
       // One step at once; two steps refine the first choice while the repairer reads.
-      if (isCurrent)
-        say(
-          await ready.worker.isolate({
-            ...request,
-            options: { ...request.options, lookAhead: 2, maxRoots: 3 },
-          }),
-          true,
-        );
+      const quick = { ...request.options, lookAhead: 1, maxRoots: 2 } as const;
+      say(await ready.worker.isolate({ ...request, options: quick }), false);
+      if (isCurrent) say(await ready.worker.isolate(request), true);
     };
     void work();
     return () => {

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { limitOf } from "@/core/knowledge/resolve-limits";
 import type { CapacitorMark } from "@/core/markings/capacitor";
 import { formatDuration, formatText } from "@/core/quantity/format";
 import { parseReading } from "@/core/quantity/parse-reading";
@@ -13,7 +14,6 @@ import { usePost } from "../state/use-post";
 import { DISCHARGE_CHOICES } from "../words/schools";
 
 /** What is taken for a part without a readable marking: larger than most, so that the time is long enough. */
-const UNMARKED_FARADS = 200e-6;
 
 function stepsOf(school: DischargeSchool, plan: DischargePlan, resistor: string): readonly string[] {
   const through = `Clip ${resistor} across it for ${formatDuration(plan.time)} or more, insulated leads.`;
@@ -91,9 +91,10 @@ export function DrainPlan({ name, mark, shop, jobId }: DrainPlanProps) {
     </Field>
   );
   if (resistance <= 0) return field;
+  const unmarked = limitOf(shop.limits, "unmarked-capacitor-farads").value;
   const capacitance = mark
     ? farads((mark.band?.max ?? mark.nominal ?? 0) + (mark.second ?? 0))
-    : farads(UNMARKED_FARADS);
+    : farads(unmarked);
   const part = { voltsAc: mark?.voltsAc, capacitance, dielectric: mark?.dielectric ?? "not-known" } as const;
   const plan = planDischarge(part, ohms(resistance), volts(shop.settings.volts), shop.limits);
   if (plan.kind === "refer")
@@ -116,8 +117,8 @@ export function DrainPlan({ name, mark, shop, jobId }: DrainPlanProps) {
           From up to {formatText(plan.startVolts, "V")} (
           {plan.startFrom === "mark" ? "its own marked volts" : "no volts marked: taken from the supply"}),{" "}
           {formatText(plan.energy, "J", 2)}
-          {mark ? "" : ", taken as 200 μF"}. The resistor must bear {formatText(plan.startVolts, "V")} and{" "}
-          {formatText(plan.peakPower, "W", 2)} at first.
+          {mark ? "" : `, not marked: taken as ${formatText(unmarked, "F")}`}. The resistor must bear{" "}
+          {formatText(plan.startVolts, "V")} and {formatText(plan.peakPower, "W", 2)} at first.
         </p>
       </div>
       <div className="sm:col-span-2">

@@ -1,17 +1,14 @@
-import { useState } from "react";
 import { failedChecks, owedChecks } from "@/core/job/next-step";
 import type { JobView } from "@/core/job/reduce";
 import type { Shop } from "@/core/shop/shop";
-import { Field } from "../fields/Field";
-import { Problem } from "../fields/Problem";
 import { DeadChecks } from "../frame/DeadChecks";
 import { JobFrame } from "../frame/JobFrame";
 import { Part } from "../frame/Part";
 import { PlugQuestion } from "../frame/PlugQuestion";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
 import { useAwake } from "../state/awake";
-import { usePost } from "../state/use-post";
 import { HazardStops, Hazards, hazardsOf, isByEvidence, isSeenTo } from "./Hazards";
+import { OpenCovers } from "./OpenCovers";
 import { StoredCharge } from "./StoredCharge";
 
 type Step = "plug" | "checks" | "hazards" | "charge";
@@ -44,44 +41,6 @@ function Stop({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
           licensed electrical workshop; local rules come first.
         </p>
       </div>
-    </div>
-  );
-}
-
-function Opened({ job }: { readonly job: JobView }) {
-  const [access, setAccess] = useState("");
-  const { post, problem } = usePost(job.jobId);
-  const keep = async (): Promise<void> => {
-    if (await post({ kind: "opened", stage: "make-safe", payload: { access } })) setAccess("");
-  };
-  return (
-    <div className="mb-3 flex flex-wrap items-end gap-3">
-      <Field label="What is open" className="w-64">
-        {(ids) => (
-          <input
-            {...ids}
-            className="input"
-            value={access}
-            placeholder="capacitor hump"
-            onChange={(event) => setAccess(event.target.value)}
-            onKeyDown={(event) => event.key === "Enter" && keep()}
-          />
-        )}
-      </Field>
-      <button type="button" className="btn btn-outline" onClick={keep}>
-        Open
-      </button>
-      {job.bench.opened.map((one) => (
-        <button
-          key={one}
-          type="button"
-          className="btn btn-outline"
-          onClick={() => post({ kind: "closed", stage: "make-safe", payload: { access: one } })}
-        >
-          Close the {one}
-        </button>
-      ))}
-      <Problem text={problem} />
     </div>
   );
 }
@@ -147,7 +106,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
         {isPlugOut ? null : (
           <p className="pb-2 font-semibold text-oxide">First the plug: nothing is touched until it is out.</p>
         )}
-        <Opened job={job} />
+        <OpenCovers job={job} shop={shop} />
         <StoredCharge job={job} bench={bench} shop={shop} now={now} />
       </Part>
       <p className="text-soft">

@@ -185,7 +185,7 @@ function SetUpForm(props: SetUpProps) {
           />
           <p className="text-soft">
             The first is the default: the fall is seen, the terminals are not pitted, and the short at the end
-            is the last assurance. A short as the first step is only let pass for a part that holds little.
+            is the last assurance. A short as the first step is only allowed for a part that holds little.
           </p>
           <Counts
             counts={props.counts}

@@ -59,7 +59,7 @@ function Blocked({ job }: { readonly job: JobView }) {
 }
 
 const OUTLETS: readonly { readonly value: Run["outlet"]; readonly label: string }[] = [
-  { value: "residual-current", label: "Behind a residual-current device" },
+  { value: "residual-current", label: "Behind an RCD (GFCI)" },
   { value: "other", label: "Another outlet" },
 ];
 
@@ -78,8 +78,8 @@ function FirstPower({ job, shop, isTested, draft, set }: RunProps & DraftProps) 
   return (
     <div className="mb-3 border-rule border-l-4 pl-4">
       <p>
-        <b>First power.</b> Guards and covers on, plug into an outlet behind a residual-current device, stand
-        clear, switch on for 3 s. Smoke, a tingle or a trip: plug out, and no second try.
+        <b>First power.</b> Guards and covers on, plug into an outlet behind an RCD (GFCI), stand clear,
+        switch on for 3 s. Smoke, a tingle or a trip: plug out, and no second try.
       </p>
       <Choices<Run["outlet"]>
         legend="The outlet is"

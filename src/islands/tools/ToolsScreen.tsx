@@ -25,6 +25,14 @@ export function ToolsScreen({ tools }: ToolsProps) {
           </li>
         ))}
       </ul>
+      <p className="mt-6 border-rule border-t pt-4 text-lg">
+        <a className="text-teal underline underline-offset-4" href="/knowledge">
+          Knowledge
+        </a>
+        <span className="text-soft">
+          : every move, fault and limit that the advice stands on, to be read and checked.
+        </span>
+      </p>
     </PlainFrame>
   );
 }

@@ -10,6 +10,8 @@ const standing = strictObject({ view: jobViewAnswer.required(), ownerName: yup.s
 
 /** Every machine standing here as the Bench shows it, or the one asked for by `job`. */
 export const GET = defineEndpoint({
+  about: "Every machine standing here as the Bench shows it",
+  query: { job: "Only this job" },
   response: strictObject({ jobs: yup.array(standing.required()).required() }),
   handle: async ({ context }) => {
     const { db, knowledge, limits } = await shopGround();

@@ -1,33 +1,40 @@
-import type { APIRoute } from "astro";
+import { describeRoute } from "@/server/http/endpoint";
 import { onChange } from "@/server/services/changes";
 
 const BEAT_MS = 20_000;
 
 /** Server-sent events: one `job` for each log that grew, and a beat that keeps the line open. */
-export const GET: APIRoute = () => {
-  let end = (): void => undefined;
-  const stream = new ReadableStream<Uint8Array>({
-    start(controller) {
-      const words = new TextEncoder();
-      // A screen that went away without a word closes the stream first: nobody else may fail because of it.
-      const send = (text: string): void => {
-        try {
-          controller.enqueue(words.encode(text));
-        } catch {
-          end();
-        }
-      };
-      const beat = setInterval(() => send(": here\n\n"), BEAT_MS);
-      const stop = onChange((change) => send(`event: job\ndata: ${JSON.stringify(change)}\n\n`));
-      end = () => {
-        clearInterval(beat);
-        stop();
-      };
-      send("retry: 2000\n\n");
-    },
-    cancel: () => end(),
-  });
-  return new Response(stream, {
-    headers: { "content-type": "text/event-stream", "cache-control": "no-store", "x-accel-buffering": "no" },
-  });
-};
+export const GET = describeRoute(
+  { about: "Server-sent events: one `job` for each log that grew", answers: "text/event-stream" },
+  () => {
+    let end = (): void => undefined;
+    const stream = new ReadableStream<Uint8Array>({
+      start(controller) {
+        const words = new TextEncoder();
+        // A screen that went away without a word closes the stream first: nobody else may fail because of it.
+        const send = (text: string): void => {
+          try {
+            controller.enqueue(words.encode(text));
+          } catch {
+            end();
+          }
+        };
+        const beat = setInterval(() => send(": here\n\n"), BEAT_MS);
+        const stop = onChange((change) => send(`event: job\ndata: ${JSON.stringify(change)}\n\n`));
+        end = () => {
+          clearInterval(beat);
+          stop();
+        };
+        send("retry: 2000\n\n");
+      },
+      cancel: () => end(),
+    });
+    return new Response(stream, {
+      headers: {
+        "content-type": "text/event-stream",
+        "cache-control": "no-store",
+        "x-accel-buffering": "no",
+      },
+    });
+  },
+);

@@ -6,6 +6,7 @@ import { startShop } from "@/server/services/start-shop";
 
 /** Opens, migrates and seeds the database before it answers: the start command waits for this. */
 export const GET = defineEndpoint({
+  about: "Opens, migrates and seeds the database before it answers",
   response: strictObject({
     ready: yup.boolean().required(),
     engine: yup.string().required(),

@@ -92,6 +92,7 @@ const answer = strictObject({
 
 /** Where the fault sits and what to do next, from the answers so far. */
 export const POST = defineEndpoint({
+  about: "Where the fault sits and what to do next, from the answers so far",
   body: isolateInput,
   response: answer,
   handle: async ({ body }) => {

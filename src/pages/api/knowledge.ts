@@ -1,11 +1,14 @@
-import type { APIRoute } from "astro";
+import { describeRoute } from "@/server/http/endpoint";
 import { shopGround } from "@/server/services/ground";
 
 /** The knowledge that answers stand on; its version is the ETag, so that a screen fetches it once. */
-export const GET: APIRoute = async ({ request }) => {
-  const { knowledge } = await shopGround();
-  const etag = `"${knowledge.version}"`;
-  const headers = { etag, "cache-control": "private, no-cache" };
-  if (request.headers.get("if-none-match") === etag) return new Response(null, { status: 304, headers });
-  return Response.json(knowledge, { headers });
-};
+export const GET = describeRoute(
+  { about: "The knowledge that answers stand on; its version is the ETag", answers: "application/json" },
+  async ({ request }) => {
+    const { knowledge } = await shopGround();
+    const etag = `"${knowledge.version}"`;
+    const headers = { etag, "cache-control": "private, no-cache" };
+    if (request.headers.get("if-none-match") === etag) return new Response(null, { status: 304, headers });
+    return Response.json(knowledge, { headers });
+  },
+);

@@ -9,6 +9,7 @@ import { keepLoose } from "@/server/services/keep-loose-reading";
 
 /** Keeps a reading of a tool that was used on its own. */
 export const POST = defineEndpoint({
+  about: "Keeps a reading of a tool that was used on its own",
   body: strictObject({
     id: yup.string().uuid().label("id").required(),
     toolId: yup.string().label("Tool").required(),

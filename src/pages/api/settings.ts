@@ -12,11 +12,13 @@ const stored = strictObject({
 });
 
 export const GET = defineEndpoint({
+  about: "What the shop has set for itself",
   response: stored,
   handle: async () => ok((await shopGround()).settings),
 });
 
 export const PUT = defineEndpoint({
+  about: "Changes what the shop has set; refused when somebody changed it since",
   body: stored.required(),
   response: stored,
   handle: async ({ body }) => {

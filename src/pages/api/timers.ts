@@ -15,6 +15,7 @@ const timer = strictObject({
 
 /** Timers of all jobs: every screen rings for every one of them. */
 export const GET = defineEndpoint({
+  about: "Timers of all jobs",
   response: strictObject({ timers: yup.array(timer.required()).required() }),
   handle: async () => {
     const { db } = await shopGround();

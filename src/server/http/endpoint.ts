@@ -17,7 +17,11 @@ interface Asked<P, B> {
 type AnySchema = Schema | Lazy<unknown>;
 
 interface EndpointDefinition<P extends AnySchema, B extends AnySchema, R extends AnySchema> {
+  /** What it does, in one line: the description of the API says it. */
+  readonly about: string;
   readonly params?: P;
+  /** Query parameters by name, each with what it asks for. */
+  readonly query?: Readonly<Record<string, string>>;
   readonly body?: B;
   /** Most bytes of a file, where the body is one. */
   readonly fileUpTo?: number;
@@ -28,15 +32,32 @@ interface EndpointDefinition<P extends AnySchema, B extends AnySchema, R extends
   handle(asked: Asked<InferType<P>, InferType<B>>): Promise<Result<Shape<R>>>;
 }
 
-/** A route that also shows the shape of its answers. */
-export type Endpoint<R extends AnySchema = AnySchema> = APIRoute & { readonly response: R };
+/** What a route says of itself: its schemas, and what it is for. */
+export interface RouteSays {
+  readonly about: string;
+  readonly params?: AnySchema | undefined;
+  readonly query?: Readonly<Record<string, string>> | undefined;
+  readonly body?: AnySchema | undefined;
+  readonly fileUpTo?: number | undefined;
+  readonly response?: AnySchema | undefined;
+  /** Where the answer is no JSON. */
+  readonly answers?: string | undefined;
+}
+
+/** A route that also says what it takes and what it answers. */
+export type Endpoint = APIRoute & RouteSays;
+
+/** A route that is not made by `defineEndpoint`, with what it says of itself. */
+export function describeRoute(says: RouteSays, route: APIRoute): Endpoint {
+  return Object.assign(route, says);
+}
 
 const BODY_STATUS: Readonly<Record<string, number>> = { "body/too-large": 413, "body/not-json": 400 };
 
 /** The one way to make an endpoint: size limit, JSON, schema, service, answer. */
 export function defineEndpoint<P extends AnySchema, B extends AnySchema, R extends AnySchema>(
   definition: EndpointDefinition<P, B, R>,
-): Endpoint<R> {
+): Endpoint {
   const route: APIRoute = async (context) => {
     const params = definition.params ? parseWith(definition.params, { ...context.params }) : undefined;
     if (params && !params.ok) return problem(404, params.issues);
@@ -63,5 +84,6 @@ export function defineEndpoint<P extends AnySchema, B extends AnySchema, R exten
     if (!result.ok) return problem(statusOf(result.issues), result.issues);
     return Response.json(result.value, { headers: { "cache-control": "no-store" } });
   };
-  return Object.assign(route, { response: definition.response });
+  const { about, params, query, body, fileUpTo, response } = definition;
+  return describeRoute({ about, params, query, body, fileUpTo, response }, route);
 }

@@ -17,10 +17,11 @@ const SILENT_TESTS: ReadonlySet<string> = new Set([
   "ranges",
   "zone",
   "currency",
+  "why",
 ]);
 /** Tests that are said below, by type. */
 const SAID_TESTS: Readonly<Record<string, readonly string[]>> = {
-  string: ["max", "min", "matches", "uuid"],
+  string: ["max", "min", "length", "matches", "uuid"],
   number: ["min", "max", "integer"],
   array: ["min", "max", "length"],
 };
@@ -130,8 +131,8 @@ function ofSimple(description: Description, path: string): JsonSchema {
       return defined({
         type: "string",
         ...shared,
-        maxLength: param(description, "max", "max"),
-        minLength: param(description, "min", "min"),
+        maxLength: param(description, "max", "max") ?? param(description, "length", "length"),
+        minLength: param(description, "min", "min") ?? param(description, "length", "length"),
         pattern: regex instanceof RegExp ? regex.source : undefined,
         format: description.tests.some(({ name }) => name === "uuid") ? "uuid" : undefined,
       });

@@ -7,7 +7,7 @@ export function shopProps(
   now: string,
 ): Shop {
   const { version: knowledgeVersion, families, signs, deadChecks, moves } = knowledge;
-  const { archetypes, hazards, seen, recalls } = knowledge;
+  const { access, archetypes, hazards, seen, recalls } = knowledge;
   return {
     settings: settings.value,
     limits,
@@ -18,6 +18,7 @@ export function shopProps(
     deadChecks,
     moves,
     tools,
+    access,
     archetypes,
     hazards,
     seen,

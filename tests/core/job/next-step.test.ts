@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import type { Payloads } from "@/core/job/entry";
 import { collars, nextStep } from "@/core/job/next-step";
 import { LATER_UNSAID } from "@/core/job/nothing-said";
-import { KNOWLEDGE, LIMITS, TOOL_CARDS } from "../shop-ground";
+import { GROUND, KNOWLEDGE, LIMITS, TOOL_CARDS, TOOLS } from "../shop-ground";
 import { CARDER, check, DRAINED, type Line, logOf, OUT, viewOf } from "./entries";
 
 const COMPLAINT: Payloads["complaint"] = {
@@ -34,6 +34,45 @@ function step(lines: readonly Line[], isPlugFresh = true, now = "2026-11-25T09:0
   const { band, code, stage } = nextStep(view, ground);
   return { band, code, stage, collars: collars(view, ground) };
 }
+
+/** A start capacitor's reading as the log keeps it. */
+function read(reading: string, dcResistance?: string): Line {
+  const tool = TOOLS.find(({ id }) => id === "capacitor-against-mark");
+  const input = {
+    mark: "145-174 μF 250 VAC",
+    reading,
+    meter: { percent: 1.5, counts: 5, resolution: "0.1u" },
+    bleedResistor: "none",
+    temperature: "20",
+    ...(dcResistance === undefined ? {} : { dcResistance }),
+  };
+  const finding = tool?.run(input, GROUND);
+  if (!finding?.ok) throw new Error("the tool did not run");
+  return [
+    "reading",
+    {
+      of: "tool",
+      toolId: "capacitor-against-mark",
+      moveId: "start-capacitance",
+      input,
+      finding: finding.value,
+      taken: "now",
+      looseReadingId: null,
+    },
+  ];
+}
+
+describe("after a reading", () => {
+  it.each([
+    ["OL, which tells nothing", read("OL"), "now/after-undecided", "measure"],
+    ["not taken", read("not taken"), "now/after-undecided", "measure"],
+    ["on the edge", read("144.9u"), "now/after-undecided", "measure"],
+    ["far under its mark", read("61.8u"), "now/after-faulty", "match"],
+    ["inside its mark", read("160u"), "now/measured", "isolate"],
+  ] as const)("%s", (_, line, code, stage) => {
+    expect(step([...CHECKED, ["bench-state", DRAINED], line])).toMatchObject({ code, stage });
+  });
+});
 
 describe("what a machine on the bench waits for", () => {
   it.each<[string, readonly Line[], boolean, string, string]>([

@@ -24,8 +24,12 @@ const order = (...lines: readonly Line[]) =>
 
 describe("the order of putting back", () => {
   it("is the order of coming off, reversed; an open cover closes where it was opened", () => {
-    expect(order(["opened", { access: "hump" }], off("screw"), off("capacitor"))).toEqual([4, 3, "hump"]);
-    expect(order(off("screw"), ["opened", { access: "hump" }], off("capacitor"))).toEqual([4, "hump", 2]);
+    expect(
+      order(["opened", { access: "hump", is: "capacitor-cover" }], off("screw"), off("capacitor")),
+    ).toEqual([4, 3, "hump"]);
+    expect(
+      order(off("screw"), ["opened", { access: "hump", is: "capacitor-cover" }], off("capacitor")),
+    ).toEqual([4, "hump", 2]);
   });
 
   it("set by hand it holds, and what comes off after that goes back before all of it", () => {

@@ -28,7 +28,7 @@ const LINES: readonly Line[] = [
   ["follow-up", { ...LATER_UNSAID, what: "look" }],
   ["owner-answer", { question: "q", answer: "asked", means: "message" }],
   ["timer-started", { what: "drain", seconds: 9 }],
-  ["opened", { access: "hump" }],
+  ["opened", { access: "hump", is: "capacitor-cover" }],
 ];
 const anyLog = fc
   .array(fc.constantFrom(...LINES), { minLength: 1, maxLength: 12 })

@@ -89,7 +89,7 @@ describe("the one word that the log allows", () => {
     ["nothing done", [...START, ...TESTS, run()], "not-repaired", "nothing-done"],
     [
       "a cover open",
-      [...START, ["opened", { access: "capacitor hump" }], FITTED, ...TESTS, run()],
+      [...START, ["opened", { access: "capacitor hump", is: "capacitor-cover" }], FITTED, ...TESTS, run()],
       "do-not-use",
       "cover-open",
     ],
@@ -183,7 +183,7 @@ describe("the one word that the log allows", () => {
       run({ result: "stopped" }),
       ...TESTS,
       ["reading", check("insulation", "failed")],
-      ["opened", { access: "hump" }],
+      ["opened", { access: "hump", is: "capacitor-cover" }],
       ["closed", { access: "hump" }],
       SCREWS,
     );
@@ -232,7 +232,7 @@ describe("putting back", () => {
   ];
 
   it("goes in reverse, opened covers in their place", () => {
-    const view = viewOf(logOf(...START, ["opened", { access: "hump" }], SCREWS, WIRE));
+    const view = viewOf(logOf(...START, ["opened", { access: "hump", is: "capacitor-cover" }], SCREWS, WIRE));
     expect(putBackOrder(view).map(({ line, access }) => access ?? line)).toEqual([6, 5, "hump"]);
   });
 
@@ -249,7 +249,9 @@ describe("putting back", () => {
 
   it("covers come on before power; a run made already can still be written down", () => {
     expect(guard([...START, SCREWS], run())).toEqual(["guard/not-whole"]);
-    expect(guard([...START, ["opened", { access: "hump" }]], run())).toEqual(["guard/not-whole"]);
+    expect(guard([...START, ["opened", { access: "hump", is: "capacitor-cover" }]], run())).toEqual([
+      "guard/not-whole",
+    ]);
     expect(guard([...START, SCREWS], run({ taken: "afterwards" }))).toEqual([]);
     expect(guard([...START, SCREWS, back(4)], run())).toEqual([]);
   });

@@ -155,7 +155,7 @@ function astray({ entries }: Walk): Action {
       } as NewEntry,
       need,
     }),
-    () => act("opened", { access: "hump" }),
+    () => act("opened", { access: "hump", is: "capacitor-cover" }),
     () => act("closed", { access: "hump" }),
     () =>
       act("removed", {

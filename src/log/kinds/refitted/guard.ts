@@ -1,3 +1,4 @@
+import pluralize from "pluralize";
 import { issue } from "@/core/result";
 import type { Guard } from "../../guard";
 
@@ -22,7 +23,7 @@ export const guard: Guard<"refitted"> = ({ line, count }, view) => {
       issue(
         "payload.count",
         "guard/too-many",
-        `${count} cannot go back: ${off.left} of ${off.count} ${off.what} are still off.`,
+        `${count} cannot go back: ${off.left} of ${off.count} ${pluralize(off.what, off.count)} are still off.`,
         count,
       ),
     ];

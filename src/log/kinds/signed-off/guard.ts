@@ -1,10 +1,11 @@
+import pluralize from "pluralize";
 import type { OffLine } from "@/core/job/back-together";
 import { issue } from "@/core/result";
 import type { Guard } from "../../guard";
 
 /** @example "wave washer (line 7)", "2 of 4 screws (line 9)" */
 function missing({ what, seq, count, left }: OffLine): string {
-  return `${count > 1 ? `${left} of ${count} ` : ""}${what} (line ${seq})`;
+  return count > 1 ? `${left} of ${count} ${pluralize(what)} (line ${seq})` : `${what} (line ${seq})`;
 }
 
 export const guard: Guard<"signed-off"> = (_, view) => {

@@ -16,6 +16,8 @@ const hit = strictObject({
 
 /** Jobs found by number, tag, machine, place or owner. */
 export const GET = defineEndpoint({
+  about: "Jobs found by number, tag, machine, place or owner",
+  query: { find: "Words to find" },
   response: strictObject({ jobs: yup.array(hit.required()).required() }),
   handle: async ({ context }) => {
     const { db, knowledge, limits } = await shopGround();
@@ -26,6 +28,7 @@ export const GET = defineEndpoint({
 
 /** Takes a machine in: a job with its first entries. */
 export const POST = defineEndpoint({
+  about: "Takes a machine in: a job with its first entries",
   body: takeInDraftSchema,
   response: strictObject({ jobId: yup.number().integer().required() }),
   handle: async ({ body }) => {

@@ -6,6 +6,7 @@ import { keepPicture, MAX_PICTURE_BYTES } from "@/server/services/keep-picture";
 
 /** Keeps a picture: the body is the file itself. An entry then names it by its hash. */
 export const POST = defineEndpoint({
+  about: "Keeps a picture: the body is the file itself",
   fileUpTo: MAX_PICTURE_BYTES,
   response: strictObject({
     sha256: yup.string().length(64).required(),

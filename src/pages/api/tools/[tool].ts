@@ -9,6 +9,7 @@ import { noSuchTool, runTool } from "@/server/services/run-tool";
 import { TOOL_IDS } from "@/tools/registry";
 
 export const POST = defineEndpoint({
+  about: "Runs a tool on readings; nothing is kept",
   params: strictObject({ tool: yup.string().required() }),
   found: ({ tool }) => (TOOL_IDS.includes(tool) ? ok(null) : noSuchTool(tool)),
   body: strictObject({

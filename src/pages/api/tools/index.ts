@@ -17,6 +17,7 @@ const tool = strictObject({
 
 /** Every tool with the JSON Schema of its input and one worked example. */
 export const GET = defineEndpoint({
+  about: "Every tool with the JSON Schema of its input and one worked example",
   response: strictObject({ tools: yup.array(tool.required()).required() }),
   handle: async () =>
     ok({

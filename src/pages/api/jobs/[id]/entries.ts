@@ -7,6 +7,7 @@ import { type EntryDraft, recordEntry } from "@/server/services/record-entry";
 
 /** Appends one entry to a job's log and answers with the job as it stands then. */
 export const POST = defineEndpoint({
+  about: "Appends one entry to a job's log and answers with the job as it stands then",
   params: jobParams,
   body: entryDraftSchema,
   response: jobViewAnswer,

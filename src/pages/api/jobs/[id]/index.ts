@@ -6,6 +6,7 @@ import { shopGround } from "@/server/services/ground";
 import { noSuchJob } from "@/server/services/record-entry";
 
 export const GET = defineEndpoint({
+  about: "A job as its log says it",
   params: jobParams,
   response: jobViewAnswer,
   handle: async ({ params }) => {

@@ -7,6 +7,7 @@ import { shopGround } from "@/server/services/ground";
 
 /** Forgets who owns the machine: name and contact are no longer kept, the job is. */
 export const DELETE = defineEndpoint({
+  about: "Forgets who owns the machine",
   params: jobParams,
   response: strictObject({ jobId: yup.number().integer().required() }),
   handle: async ({ params }) => forgetOwner(Number(params.id), await shopGround()),
