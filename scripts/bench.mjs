@@ -16,7 +16,12 @@ const PAGES = [
   { path: "/", budget: 260 },
   { path: "/jobs/new", budget: 260 },
   ...JOB_PAGES,
+  { path: "/jobs/104/isolate", budget: 260 },
   { path: "/tools/capacitor-against-mark", budget: 260 },
+  { path: "/tools/temperature-rise", budget: 260 },
+  { path: "/tools/resistor-bands", budget: 260 },
+  { path: "/knowledge", budget: 260 },
+  { path: "/knowledge/moves/start-capacitance", budget: 260 },
   { path: "/set-up", budget: 260 },
 ];
 const seconds = (ms) => `${(ms / 1000).toFixed(1)} s`;

@@ -49,6 +49,7 @@ const SHOTS: readonly Shot[] = [
     path: "/tools/capacitor-against-mark?mark=30%20%CE%BCF%20%C2%B15%20%25%20450%20VAC%20S0",
     before: (page) => type(page, "28.4"),
   },
+  { name: "knowledge", path: "/knowledge/moves/start-capacitance" },
   { name: "isolate", path: "/jobs/104/isolate", before: settled },
   { name: "isolate-kind", path: "/jobs/107/isolate", theme: "nightbench", before: settled },
   { name: "isolate-phone", path: "/jobs/104/isolate", size: PHONE, before: settled },

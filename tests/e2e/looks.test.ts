@@ -106,9 +106,12 @@ HALVES.forEach((views, half) => {
       await expectReadable(axe(page).withTags(["wcag2a", "wcag2aa", "wcag21aa"]), view);
       await expectFits(page, view);
       // In the other theme only the colours differ: the page is not loaded again for it.
-      await page.evaluate(() => {
+      await page.evaluate(async () => {
         const { dataset } = document.documentElement;
         dataset["theme"] = dataset["theme"] === "nightbench" ? "daybench" : "nightbench";
+        // A button's colours fade over; read half way they are neither theme's.
+        await new Promise(requestAnimationFrame);
+        await Promise.allSettled(document.getAnimations().map(({ finished }) => finished));
       });
       await expectReadable(axe(page).withRules(["color-contrast"]), `${view}, other theme`);
       await expectFits(small, `${view} on a phone`);

@@ -10,7 +10,7 @@ interface FaultProps {
   readonly askedBy: readonly string[];
 }
 
-const LINK = "text-teal underline underline-offset-4";
+const LINK = "inline-flex min-h-11 items-center text-teal underline underline-offset-4";
 const share = (value: number): string => value.toFixed(3).replace(/0+$/, "").replace(/\.$/, "");
 const plain = (id: string): string => id.replaceAll("-", " ");
 const WHEN: Readonly<Record<Fault["does"][number]["circumstance"], string>> = {
