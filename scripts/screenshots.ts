@@ -36,15 +36,6 @@ const SHOTS: readonly Shot[] = [
   },
   { name: "measure", path: "/jobs/103/measure", before: (page) => type(page, "61.8u") },
   {
-    name: "measure-night",
-    path: "/jobs/102/measure",
-    theme: "nightbench",
-    before: async (page) => {
-      await type(page, "176u");
-      await page.getByTestId("reading").press("Enter");
-    },
-  },
-  {
     name: "tool-alone",
     path: "/tools/capacitor-against-mark?mark=30%20%CE%BCF%20%C2%B15%20%25%20450%20VAC%20S0",
     before: (page) => type(page, "28.4"),
