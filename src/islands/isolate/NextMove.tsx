@@ -94,7 +94,10 @@ function Blocked({ screen }: { readonly screen: JobScreen }) {
     <div role="alert" className="hatched mb-3 rounded-[3px] border-[1.5px] border-ink p-2">
       <p className="bg-paper px-3 py-2">
         <b>No power before the dead checks.</b>{" "}
-        <a className="inline-flex min-h-11 items-center text-teal underline underline-offset-4" href={`/jobs/${screen.job.jobId}/make-safe`}>
+        <a
+          className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
+          href={`/jobs/${screen.job.jobId}/make-safe`}
+        >
           Do them first
         </a>
         . If it was seen before it came in, tap the answer: it is kept as entered afterwards.

@@ -15,7 +15,10 @@ export function Basis({ provenance, source }: { readonly provenance: Provenance;
   return (
     <p className="mt-5 border-rule border-t pt-2 text-soft" data-testid="basis">
       {BASIS[basis]}:{" "}
-      <a className="inline-flex min-h-11 items-center text-teal underline underline-offset-4" href={`/knowledge/sources/${provenance.source}`}>
+      <a
+        className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
+        href={`/knowledge/sources/${provenance.source}`}
+      >
         {source}
       </a>
       {place ? `, ${place}` : ""}.{" "}

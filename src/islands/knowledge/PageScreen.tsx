@@ -59,7 +59,10 @@ export function PageScreen({ page, provenance, source }: PageProps) {
   return (
     <PlainFrame path="/tools">
       <p>
-        <a className="inline-flex min-h-11 items-center text-teal underline underline-offset-4" href="/knowledge">
+        <a
+          className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
+          href="/knowledge"
+        >
           Knowledge
         </a>
         <span className="text-soft">, {TABLE_WORDS[page.table].toLowerCase()}</span>

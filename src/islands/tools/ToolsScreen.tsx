@@ -26,7 +26,10 @@ export function ToolsScreen({ tools }: ToolsProps) {
         ))}
       </ul>
       <p className="mt-6 border-rule border-t pt-4 text-lg">
-        <a className="inline-flex min-h-11 items-center text-teal underline underline-offset-4" href="/knowledge">
+        <a
+          className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
+          href="/knowledge"
+        >
           Knowledge
         </a>
         <span className="text-soft">
