@@ -88,6 +88,7 @@ export interface MoveCase {
 export interface NumberCase {
   readonly when: When;
   readonly median: number;
+  /** Standard deviation of the natural logarithm of the ratio. Dimensionless. */
   readonly spread: number;
 }
 

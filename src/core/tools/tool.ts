@@ -2,7 +2,7 @@ import type { Schema } from "yup";
 import type { Limits } from "../knowledge/types";
 import { fail, type Issue, issue, ok, type Result } from "../result";
 import { parseWith } from "../validate";
-import { type AnyField, type Fields, type InputOf, inputSchema } from "./field.input";
+import { type Fields, type InputOf, inputSchema } from "./field.input";
 import type { Evidence, Figure, Finding, Said, Verdict } from "./finding.input";
 import { withoutLeads } from "./leads";
 
@@ -120,40 +120,7 @@ export function defineTool<F extends Fields, const C extends string>(
   };
 }
 
-/** The plain data of a tool, as it goes to a page. */
-export function cardOf(tool: Tool): ToolCard {
-  const {
-    id,
-    version,
-    topic,
-    title,
-    about,
-    how,
-    waiting,
-    judges,
-    stations,
-    touches,
-    speaksOf,
-    limits,
-    next,
-    takesMarking,
-  } = tool;
-  return {
-    id,
-    version,
-    topic,
-    title,
-    about,
-    how,
-    waiting,
-    judges,
-    stations,
-    touches,
-    speaksOf,
-    limits,
-    next,
-    ...(takesMarking ? { takesMarking } : {}),
-  };
+/** The plain data of a tool, as it goes to a page: all of its declaration that is not code or fields. */
+export function cardOf({ fields, codes, input, example, run, ...card }: Tool): ToolCard {
+  return card;
 }
-
-export type { AnyField };

@@ -16,6 +16,10 @@ interface MoveProps {
 
 const share = (value: number): string => value.toFixed(3).replace(/0$/, "");
 
+/** One standard deviation either way of a log-normal ratio: two thirds of all lie within. Dimensionless. */
+const twoInThree = (median: number, spread: number): string =>
+  `${(median * Math.exp(-spread)).toFixed(2)} to ${(median * Math.exp(spread)).toFixed(2)}`;
+
 function Chances({ move, chances }: { readonly move: Move; readonly chances: Move["cases"][number] }) {
   return (
     <table className="mt-1 w-full">
@@ -59,10 +63,13 @@ export function MovePage({ move, families }: MoveProps) {
       ))}
       <p className="mt-1 text-soft">
         {move.minutes} min · {NEEDS[move.needs]}
-        {move.powered ? " · power on" : ""} · for {families.join(", ").toLowerCase()}
+        {move.powered ? " · power on" : ""} · for {families.join("; ").toLowerCase()}
       </p>
       <h2 className="mt-5 font-semibold text-xl">How likely each answer is</h2>
-      <p className="text-soft">The first case that holds decides; chances of a case add up to one.</p>
+      <p className="text-soft">
+        The first case that holds decides; chances of a case add up to one. The range is where a chance may
+        lie: 30 % either way, unless it was judged apart.
+      </p>
       <div className="mt-2 grid gap-x-10 gap-y-5 lg:grid-cols-2">
         {move.cases.map((one) => {
           const key = whenText(one.when);
@@ -80,7 +87,7 @@ export function MovePage({ move, families }: MoveProps) {
           {move.number.cases
             .map(
               ({ when, median, spread }) =>
-                `${caseWords(whenText(when)).toLowerCase()} about ${median}, spread ${spread}`,
+                `${caseWords(whenText(when)).toLowerCase()} about ${median}, two times in three from ${twoInThree(median, spread)}`,
             )
             .join("; ")}
           .

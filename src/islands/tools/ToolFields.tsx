@@ -1,3 +1,4 @@
+import type { ComponentProps } from "react";
 import { formatText } from "@/core/quantity/format";
 import { parseReading } from "@/core/quantity/parse-reading";
 import type { QuantityId } from "@/core/quantity/reading";
@@ -18,20 +19,29 @@ interface FieldProps<F> extends ModelProps {
   readonly field: F;
 }
 
+interface TypedProps extends ModelProps, Omit<ComponentProps<"input">, "placeholder"> {
+  readonly fieldId: string;
+  readonly placeholder: string | undefined;
+  readonly isLarge?: boolean;
+}
+
+function Typed({ model, fieldId, isLarge = false, ...rest }: TypedProps) {
+  return (
+    <input
+      {...rest}
+      className={isLarge ? "input num text-xl" : "input num"}
+      data-testid={fieldId}
+      autoComplete="off"
+      value={textOf(model.draft, fieldId)}
+      onChange={(event) => model.set({ [fieldId]: event.target.value })}
+    />
+  );
+}
+
 function TextField({ model, id, field }: FieldProps<Pick<ReadingSpec<unknown>, "label" | "placeholder">>) {
   return (
     <Field label={field.label} error={model.problemOf(id)}>
-      {(ids) => (
-        <input
-          {...ids}
-          className="input num"
-          data-testid={id}
-          autoComplete="off"
-          placeholder={field.placeholder}
-          value={textOf(model.draft, id)}
-          onChange={(event) => model.set({ [id]: event.target.value })}
-        />
-      )}
+      {(ids) => <Typed {...ids} model={model} fieldId={id} placeholder={field.placeholder} />}
     </Field>
   );
 }
@@ -45,17 +55,7 @@ function MarkingField({ model, id, field }: FieldProps<MarkingSpec<unknown>>) {
       error={model.problemOf(id)}
       className="sm:col-span-2"
     >
-      {(ids) => (
-        <input
-          {...ids}
-          className="input num text-xl"
-          data-testid={id}
-          autoComplete="off"
-          placeholder={field.placeholder}
-          value={typed}
-          onChange={(event) => model.set({ [id]: event.target.value })}
-        />
-      )}
+      {(ids) => <Typed {...ids} model={model} fieldId={id} placeholder={field.placeholder} isLarge />}
     </Field>
   );
 }

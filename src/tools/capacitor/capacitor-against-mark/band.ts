@@ -16,6 +16,13 @@ export interface AllowedBand {
   readonly isAssumed: boolean;
 }
 
+/** The limit row that stands in for a tolerance the mark does not print. */
+const ASSUMED: Readonly<Record<CapacitorMark["role"], string>> = {
+  run: "capacitor-run-tolerance-assumed",
+  start: "capacitor-start-tolerance-assumed",
+  "not-known": "capacitor-widest-tolerance",
+};
+
 /**
  * What the marking allows. Without a printed tolerance a run part is given the widest class (±10 %),
  * a start part −0/+20 %, and a part of unknown kind the widest tolerance sold, either way.
@@ -24,30 +31,10 @@ export interface AllowedBand {
 export function allowedBand(mark: CapacitorMark, role: CapacitorMark["role"], limits: Limits): AllowedBand {
   if (mark.band) return { ...mark.band, source: "mark", isAssumed: false };
   const nominal = mark.nominal ?? 0;
-  const row = (id: string) => limitOf(limits, id);
-  if (role === "run") {
-    const { value, source, id } = row("capacitor-run-tolerance-assumed");
-    return {
-      min: farads(denoise(nominal * (1 - value))),
-      max: farads(denoise(nominal * (1 + value))),
-      source,
-      limitId: id,
-      isAssumed: true,
-    };
-  }
-  if (role === "start") {
-    const { value, source, id } = row("capacitor-start-tolerance-assumed");
-    return {
-      min: farads(nominal),
-      max: farads(denoise(nominal * (1 + value))),
-      source,
-      limitId: id,
-      isAssumed: true,
-    };
-  }
-  const { value, source, id } = row("capacitor-widest-tolerance");
+  const { value, source, id } = limitOf(limits, ASSUMED[role]);
   return {
-    min: farads(denoise(nominal * (1 - value))),
+    // A start part is sold from its figure upwards.
+    min: role === "start" ? farads(nominal) : farads(denoise(nominal * (1 - value))),
     max: farads(denoise(nominal * (1 + value))),
     source,
     limitId: id,
