@@ -26,8 +26,8 @@ function Chances({ move, chances }: { readonly move: Move; readonly chances: Mov
       <thead>
         <tr className="text-left text-soft">
           <th className="font-normal">Answer</th>
-          <th className="w-20 text-right font-normal">Chance</th>
-          <th className="w-48 text-right font-normal">Range</th>
+          <th className="w-16 text-right font-normal sm:w-20">Chance</th>
+          <th className="w-36 text-right font-normal sm:w-48">Range</th>
         </tr>
       </thead>
       <tbody>
