@@ -27,7 +27,7 @@ function Chances({ move, chances }: { readonly move: Move; readonly chances: Mov
         <tr className="text-left text-soft">
           <th className="font-normal">Answer</th>
           <th className="w-16 text-right font-normal sm:w-20">Chance</th>
-          <th className="w-36 text-right font-normal sm:w-48">Range</th>
+          <th className="w-40 text-right font-normal sm:w-48">Range</th>
         </tr>
       </thead>
       <tbody>
