@@ -10,9 +10,8 @@ const CORE_BASE = core(
   "validate\\.ts$",
   "fields\\.input\\.ts$",
   "quantity/",
-  "motor/",
 );
-const CORE_LOWER = [...CORE_BASE, ...core("knowledge/", "safety/", "markings/", "cost/")];
+const CORE_LOWER = [...CORE_BASE, ...core("knowledge/", "safety/", "markings/", "nameplate/", "cost/")];
 const YUP = external("yup");
 const allow = (from, ...to) => ({ from: { path: from }, to: { path: to.flat() } });
 const UI = external(
@@ -58,7 +57,7 @@ module.exports = {
     allow("^src/core/validate\\.ts$", core("result\\.ts$"), YUP),
     allow("^src/core/fields\\.input\\.ts$", core("validate\\.ts$"), YUP),
     allow("^src/core/quantity/", core("result\\.ts$", "validate\\.ts$", "quantity/"), YUP),
-    allow("^src/core/motor/", core("result\\.ts$", "quantity/", "motor/")),
+    allow("^src/core/nameplate/", core("result\\.ts$", "quantity/", "knowledge/", "nameplate/")),
     allow("^src/core/knowledge/", CORE_BASE, core("knowledge/"), YUP),
     allow("^src/core/markings/", CORE_BASE, core("markings/"), YUP),
     allow("^src/core/safety/", CORE_BASE, core("knowledge/", "safety/"), YUP),
@@ -92,6 +91,7 @@ module.exports = {
       core(""),
       "^src/log/(completion|schemas)\\.ts$",
       "^src/log/kinds/$1/",
+      "^src/islands/words/",
       "^src/server/(services|repositories|db)/",
     ),
     allow(
@@ -114,7 +114,7 @@ module.exports = {
         "result\\.ts$",
         "seeded-random\\.ts$",
         "quantity/",
-        "motor/",
+        "nameplate/",
         "simulation/",
         "knowledge/types\\.ts$",
       ),
@@ -138,7 +138,7 @@ module.exports = {
         "isolation/isolate\\.input\\.ts$",
         "isolation/shop-counts\\.ts$",
         "decision/",
-        "motor/",
+        "nameplate/",
         "job/",
       ),
       "^src/log/schemas\\.ts$",
@@ -197,9 +197,9 @@ module.exports = {
       external("astro"),
     ),
     allow(
-      "^src/islands/(fields|frame|charts|state|words|isolation)/",
+      "^src/islands/(fields|frame|charts|state|words|engine)/",
       core(""),
-      "^src/islands/(fields|frame|charts|state|words|isolation)/",
+      "^src/islands/(fields|frame|charts|state|words|engine)/",
       "^src/tools/registry\\.ts$",
       "^src/log/words\\.ts$",
       "^src/workers/",
@@ -209,14 +209,14 @@ module.exports = {
       "^src/islands/tools/",
       core(""),
       "^src/tools/(registry\\.ts|[^/]+/[^/]+/picture\\.tsx)$",
-      "^src/islands/(fields|frame|charts|state|words|isolation|tools)/",
+      "^src/islands/(fields|frame|charts|state|words|engine|tools)/",
       "^src/workers/",
       UI,
     ),
     allow(
-      "^src/islands/(?!fields|frame|charts|state|words|isolation|tools)([^/]+)/",
+      "^src/islands/(?!fields|frame|charts|state|words|engine|tools)([^/]+)/",
       core(""),
-      "^src/islands/(fields|frame|charts|state|words|isolation|tools)/",
+      "^src/islands/(fields|frame|charts|state|words|engine|tools)/",
       "^src/log/entry-draft\\.input\\.ts$",
       "^src/islands/$1/",
       "^src/workers/",

@@ -1,13 +1,13 @@
 // Timings of the core, warmed: median and 95th percentile of many runs.
 
 import { createIsolator } from "@/core/isolation/isolate";
-import { reduceJob } from "@/core/job/reduce";
+import { reduceJob } from "@/core/job/log/reduce";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { parseReading } from "@/core/quantity/parse-reading";
 import { openInMemory } from "@/server/db/connect";
 import { allEntries } from "@/server/repositories/entries";
-import { groundOn } from "@/server/services/ground";
 import { seedDemo } from "@/server/services/seed-demo";
+import { shopContextOn } from "@/server/services/shop-context";
 import { allTools } from "@/tools/registry";
 
 const RUNS = 400;
@@ -24,16 +24,16 @@ function timed(name: string, run: () => unknown, runs = RUNS): void {
 }
 
 const { db, close } = await openInMemory();
-await seedDemo(await groundOn(db), new Date("2026-11-25T09:00:00Z"));
-const { knowledge, limits } = await groundOn(db);
-const ground = { limits, knowledgeVersion: knowledge.version };
+await seedDemo(await shopContextOn(db), new Date("2026-11-25T09:00:00Z"));
+const { knowledge, limits } = await shopContextOn(db);
+const context = { limits, knowledgeVersion: knowledge.version };
 const entries = (await allEntries(db)).filter(({ jobId }) => jobId === 103);
 const long = Array.from({ length: 40 }, () => entries)
   .flat()
   .map((entry, index) => ({ ...entry, seq: index + 1 }));
 timed("parse a reading", () => parseReading("61.8u", "capacitance"));
 timed("parse a capacitor marking", () => parseCapacitorMark("30 μF ±5% 450V~ 50/60Hz 25/085/21 S0 class B"));
-for (const tool of await allTools()) timed(tool.title, () => tool.run(tool.example, ground));
+for (const tool of await allTools()) timed(tool.title, () => tool.run(tool.example, context));
 timed(`reduce a job of ${entries.length} lines`, () => reduceJob(103, entries, { ...knowledge, limits }));
 timed(`reduce a job of ${long.length} lines`, () => reduceJob(103, long, { ...knowledge, limits }));
 const isolate = createIsolator(knowledge);

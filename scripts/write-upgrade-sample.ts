@@ -3,17 +3,17 @@
 import { randomUUID } from "node:crypto";
 import { readFileSync, writeFileSync } from "node:fs";
 import { openInMemory } from "@/server/db/connect";
-import { groundOn } from "@/server/services/ground";
 import { recordEntry } from "@/server/services/record-entry";
 import { seedDemo } from "@/server/services/seed-demo";
+import { shopContextOn } from "@/server/services/shop-context";
 
 const ROWS = 200;
 const [name] = process.argv.slice(2);
 if (!name) throw new Error("name the sample by its issue, such as 02");
 
 const { db, client } = await openInMemory();
-await seedDemo(await groundOn(db), new Date("2026-11-25T09:00:00Z"));
-const ground = await groundOn(db);
+await seedDemo(await shopContextOn(db), new Date("2026-11-25T09:00:00Z"));
+const context = await shopContextOn(db);
 let count = (await client.query<{ n: number }>("select count(*)::int as n from entries")).rows[0]?.n ?? 0;
 let seq =
   (await client.query<{ n: number }>("select count(*)::int as n from entries where job_id = 101")).rows[0]
@@ -30,7 +30,7 @@ for (; count < ROWS; count += 1, seq += 1) {
       payload: { text: `Line ${seq + 1}: 12.4 Ω, "quoted"` },
     },
     "2026-11-25T09:00:00.000Z",
-    ground,
+    context,
   );
   if (!kept.ok) throw new Error(kept.issues[0]?.message);
 }

@@ -1,6 +1,6 @@
 // A model of one kind of machine, hidden faults drawn from its own prior, and a search on it: what the first report is made with.
 
-import { type Standing, standingAfter, stateChangeMinutes } from "@/core/cost/state-change-cost";
+import { type MachineState, machineStateAfter, stateChangeMinutes } from "@/core/cost/state-change-cost";
 import { type Trial, trialPlan } from "@/core/cost/trial-cost";
 import { type Model, modelFrom } from "@/core/isolation/belief";
 import { buildHypotheses, faultsFor, type Hypothesis } from "@/core/isolation/hypotheses";
@@ -94,14 +94,14 @@ export interface Search {
   readonly path: string;
   readonly belief: Float64Array;
   readonly asked: ReadonlySet<number>;
-  readonly standing: Standing;
+  readonly machineState: MachineState;
   readonly spent: number;
   readonly moves: number;
   readonly minutes: number;
   readonly liveMinutes: number;
 }
 
-const START: Standing = { isDead: true, isDrained: false, opened: [] };
+const START: MachineState = { isDead: true, isDrained: false, opened: [] };
 
 /** Belief after an answer; an answer that says nothing leaves it as it was. */
 function heard({ model }: Bench, belief: Float64Array, move: number, outcomeId: string): Float64Array {
@@ -135,7 +135,7 @@ export function begin(bench: Bench, hidden: Hidden): Search {
     path: "",
     belief: Float64Array.from(all, ({ prior }) => prior / sum),
     asked: new Set(),
-    standing: START,
+    machineState: START,
     spent: 0,
     moves: 0,
     minutes: 0,
@@ -149,19 +149,19 @@ export function begin(bench: Bench, hidden: Hidden): Search {
   );
 }
 
-export function priceOf({ knowledge, parameters }: Bench, move: Move, standing: Standing): number {
-  const way = stateChangeMinutes(move, standing, knowledge.access, parameters);
+export function priceOf({ knowledge, parameters }: Bench, move: Move, machineState: MachineState): number {
+  const way = stateChangeMinutes(move, machineState, knowledge.access, parameters);
   return (move.minutes + way + move.hazardMinutes) * MINUTE;
 }
 
 export function make(bench: Bench, hidden: Hidden, search: Search, index: number): Search {
   const move = bench.model.moves[index];
   if (!move) throw new Error(`no move ${index}`);
-  const way = stateChangeMinutes(move, search.standing, bench.knowledge.access, bench.parameters);
+  const way = stateChangeMinutes(move, search.machineState, bench.knowledge.access, bench.parameters);
   return {
     ...tell(bench, hidden, search, index),
-    standing: standingAfter(move, search.standing),
-    spent: search.spent + priceOf(bench, move, search.standing),
+    machineState: machineStateAfter(move, search.machineState),
+    spent: search.spent + priceOf(bench, move, search.machineState),
     moves: search.moves + 1,
     minutes: search.minutes + move.minutes + way,
     liveMinutes: search.liveMinutes + (move.tier > 1 ? move.minutes : 0),

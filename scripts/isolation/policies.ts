@@ -34,7 +34,7 @@ export function advice(bench: Bench, search: Search, lookAhead: 1 | 2): MoveAdvi
     access: knowledge.access,
     repairs: knowledge.repairs,
     prices: {},
-    standing: search.standing,
+    machineState: search.machineState,
     circumstance: "cold",
     rankingRatePerHourMinor: RATE,
     giveUp: GIVE_UP,
@@ -79,7 +79,7 @@ export function checklist(bench: Bench): Policy {
 export const cheapest: Policy = (bench, search) => {
   const price = (index: number): number => {
     const move = bench.model.moves[index];
-    return move ? priceOf(bench, move, search.standing) : Number.POSITIVE_INFINITY;
+    return move ? priceOf(bench, move, search.machineState) : Number.POSITIVE_INFINITY;
   };
   return open(bench, search).sort((one, other) => price(one) - price(other))[0];
 };
@@ -117,7 +117,7 @@ function mostInformation(
     chance.forEach((share, outcome) => {
       if (share > 0) left += share * entropy(laid, branch(field, now, index, outcome));
     });
-    return (before - left) / Math.max(1, priceOf(bench, move, search.standing));
+    return (before - left) / Math.max(1, priceOf(bench, move, search.machineState));
   };
   return [...among]
     .map((index) => [gain(index), index] as const)
@@ -137,7 +137,7 @@ export const informationOurStop: Policy = (bench, search) => {
     const move = bench.model.moves[index];
     if (!move) return false;
     const { tryAfter } = answersOf(laid.field, laid.now, index, GIVE_UP);
-    const total = priceOf(bench, move, search.standing) + tryAfter.reduce((sum, one) => sum + one, 0);
+    const total = priceOf(bench, move, search.machineState) + tryAfter.reduce((sum, one) => sum + one, 0);
     return tryNow - total > least;
   });
   const tierOf = (index: number): number => bench.model.moves[index]?.tier ?? 1;

@@ -1,6 +1,6 @@
 // Small models whose best way can be worked out whole: how far one step and two steps ahead are from it.
 
-import { type Standing, standingAfter, stateChangeMinutes } from "@/core/cost/state-change-cost";
+import { type MachineState, machineStateAfter, stateChangeMinutes } from "@/core/cost/state-change-cost";
 import { trialCost } from "@/core/cost/trial-cost";
 import { modelFrom } from "@/core/isolation/belief";
 import { buildHypotheses } from "@/core/isolation/hypotheses";
@@ -142,7 +142,7 @@ export function reducedBench(
   };
 }
 
-const START: Standing = { isDead: true, isDrained: true, opened: [] };
+const START: MachineState = { isDead: true, isDrained: true, opened: [] };
 
 interface Branch {
   readonly chance: number;
@@ -165,8 +165,8 @@ function branches({ model, knowledge, parameters }: Bench, search: Search, index
         path: `${search.path} ${index}:${outcomeId}`,
         belief: next.map((one) => one / chance),
         asked: new Set([...search.asked, index]),
-        standing: standingAfter(move, search.standing),
-        minutes: search.minutes + stateChangeMinutes(move, search.standing, knowledge.access, parameters),
+        machineState: machineStateAfter(move, search.machineState),
+        minutes: search.minutes + stateChangeMinutes(move, search.machineState, knowledge.access, parameters),
       },
     };
   });
@@ -177,7 +177,7 @@ function startOf({ model }: Bench): Search {
     path: "",
     belief: Float64Array.from(model.hypotheses.all, ({ prior }) => prior),
     asked: new Set(),
-    standing: START,
+    machineState: START,
     spent: 0,
     moves: 0,
     minutes: 0,
@@ -196,7 +196,7 @@ function costOf(bench: Bench, search: Search, index: number, next: (search: Sear
   if (!move) return Number.POSITIVE_INFINITY;
   return branches(bench, search, index).reduce(
     (sum, branch) => sum + branch.chance * next(branch.search),
-    priceOf(bench, move, search.standing),
+    priceOf(bench, move, search.machineState),
   );
 }
 

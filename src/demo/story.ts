@@ -1,4 +1,11 @@
 import type { RouteId } from "@/core/decision/routes";
+import {
+  EMPTY_DOOR_FACTS,
+  EMPTY_FOLLOW_UP_FACTS,
+  EMPTY_PLATE_FACTS,
+  EMPTY_REFITTED_FACTS,
+  EMPTY_REMOVED_FACTS,
+} from "@/core/job/log/empty-facts";
 import type {
   AcceptanceRun,
   Complaint,
@@ -9,14 +16,7 @@ import type {
   Picture,
   Removed,
   TakenIn,
-} from "@/core/job/entry";
-import {
-  AT_THE_DOOR_UNSAID,
-  BACK_UNSAID,
-  LATER_UNSAID,
-  OFF_UNSAID,
-  PLATE_UNSAID,
-} from "@/core/job/nothing-said";
+} from "@/core/job/log/entry";
 import type { Stage } from "@/core/job/stages";
 
 /** One posted line of a demo job: minutes before (negative) the anchor, and what was posted. */
@@ -52,7 +52,7 @@ export const plate = (
   amps,
   power,
   speed,
-  ...PLATE_UNSAID,
+  ...EMPTY_PLATE_FACTS,
   text,
 });
 
@@ -71,7 +71,7 @@ export const machine = (
   heater: "no",
   ceilingMinor: null,
   history: "",
-  ...AT_THE_DOOR_UNSAID,
+  ...EMPTY_DOOR_FACTS,
   ...rest,
 });
 
@@ -115,7 +115,7 @@ export const note = (minute: number, stage: Stage, text: string) => line(minute,
 export const asked = (minute: number, payload: OwnerAnswer) =>
   line(minute, "take-in", "owner-answer", payload);
 export const followUp = (minute: number, payload: Partial<FollowUp> & Pick<FollowUp, "what">) =>
-  line(minute, "measure", "follow-up", { ...LATER_UNSAID, ...payload });
+  line(minute, "measure", "follow-up", { ...EMPTY_FOLLOW_UP_FACTS, ...payload });
 export const answered = (minute: number, moveId: string, outcomeId: string, taken = "now") =>
   line(minute, "isolate", "answer", { moveId, outcomeId, circumstance: "cold", taken });
 export const chosen = (minute: number, forPart: "start" | "run", partId: string) =>
@@ -139,14 +139,14 @@ export const tookOff = (
   count: number,
   where: string,
   more: Partial<Removed> = {},
-) => line(minute, "put-back", "removed", { sort, what, count, where, ...OFF_UNSAID, ...more });
+) => line(minute, "put-back", "removed", { sort, what, count, where, ...EMPTY_REMOVED_FACTS, ...more });
 /** A picture drawn for the demo, by its name; its hash is known once it is kept. */
 export const pictured = (minute: number, of: Picture["of"], demo: string) =>
   line(minute, "put-back", "picture", { of, words: "", sha256: demo, width: 1, height: 1 });
 export const repaired = (minute: number, repair: string) =>
   line(minute, "put-back", "intervention", { repair });
 export const backOn = (minute: number, seq: number) =>
-  line(minute, "put-back", "refitted", { line: seq, how: "back", ...BACK_UNSAID });
+  line(minute, "put-back", "refitted", { line: seq, how: "back", ...EMPTY_REFITTED_FACTS });
 export const closed = (minute: number, access: string) => line(minute, "put-back", "closed", { access });
 export const ran = (minute: number, run: Omit<AcceptanceRun, "taken">) =>
   line(minute, "sign-off", "acceptance-run", { ...run, taken: "now" });

@@ -1,8 +1,8 @@
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
 import type { BenchNeed } from "@/core/knowledge/types";
 import type { Result } from "@/core/result";
 import type { Executor } from "@/server/db/executor";
-import type { Ground } from "@/server/services/ground";
+import type { ShopContext } from "@/server/services/shop-context";
 import type { Drafts, EntryKind, Payloads } from "./schemas";
 
 /** What the server completes an entry from. */
@@ -10,7 +10,7 @@ export interface CompletionContext {
   readonly view: JobView;
   readonly on: Executor;
   readonly now: string;
-  readonly ground: Ground;
+  readonly shopContext: ShopContext;
 }
 
 /** What the log keeps, and what the entry's move needs of the bench; nothing where it is left out. */

@@ -1,5 +1,5 @@
-import type { Entry, EntryKind, Payloads } from "@/core/job/entry";
-import type { JobView } from "@/core/job/reduce";
+import type { Entry, EntryKind, Payloads } from "@/core/job/log/entry";
+import type { JobView } from "@/core/job/log/reduce";
 import type { BenchNeed, Limits } from "@/core/knowledge/types";
 import type { Issue } from "@/core/result";
 import type { Watch } from "@/core/safety/bench-state";

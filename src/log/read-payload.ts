@@ -1,4 +1,4 @@
-import type { NewEntry } from "@/core/job/entry";
+import type { NewEntry } from "@/core/job/log/entry";
 import { ok, type Result } from "@/core/result";
 import { parseWith } from "@/core/validate";
 import { type EntryKind, SCHEMAS } from "./schemas";

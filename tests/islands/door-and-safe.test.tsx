@@ -111,7 +111,7 @@ describe("made safe", () => {
     );
     fireEvent.click(hurt.getByRole("button", { name: "Dust, mould, carbon: Seen to" }));
     await vi.waitFor(() => expect(payloads(bodies, "bench-state")).toHaveLength(2));
-    expect(payloads(bodies, "bench-state")[1]).toEqual({ event: "minded", id: "dust" });
+    expect(payloads(bodies, "bench-state")[1]).toEqual({ event: "seen-to", id: "dust" });
   });
 
   it("a machine with plug and battery is asked for both, and unplugging alone leaves it as it was", () => {

@@ -1,14 +1,14 @@
 import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { NotCovered } from "@/islands/engine/NotCovered";
 import { Conflict } from "@/islands/isolate/Conflict";
 import { Kinds } from "@/islands/isolate/Kinds";
 import { MindChangers } from "@/islands/isolate/MindChangers";
 import { PowerPath } from "@/islands/isolate/PowerPath";
 import { Standpoints } from "@/islands/isolate/Standpoints";
 import { StopCall, Suspects } from "@/islands/isolate/Suspects";
-import { NotCovered } from "@/islands/isolation/NotCovered";
 import { Counts } from "@/islands/set-up/Counts";
-import { KNOWLEDGE } from "../core/shop-ground";
+import { KNOWLEDGE } from "../core/shop-context";
 import { answer, isolationOf, jobOf, posted, SHOP } from "./job-fixture";
 
 const HUMS = [answer("owner-report", "hums-still"), answer("turn-shaft", "free")];

@@ -2,16 +2,16 @@ import { vi } from "vitest";
 import type { Schema } from "yup";
 import { createIsolator, type Isolation } from "@/core/isolation/isolate";
 import type { IsolateRequest } from "@/core/isolation/isolate.input";
-import type { TakenIn } from "@/core/job/entry";
-import { isolationRequest } from "@/core/job/isolation-request";
-import type { JobView } from "@/core/job/reduce";
+import { isolationRequest } from "@/core/job/isolation/isolation-request";
+import type { TakenIn } from "@/core/job/log/entry";
+import type { JobView } from "@/core/job/log/reduce";
 import { DEFAULT_SETTINGS } from "@/core/shop/settings";
 import type { Shop } from "@/core/shop/shop";
 import { parseWith } from "@/core/validate";
 import { $job } from "@/islands/state/job";
 import { entryDraftSchema } from "@/log/entry-draft.input";
 import { CARDER, type Line, logOf, viewOf } from "../core/job/entries";
-import { KNOWLEDGE, LIMITS, PARAMETERS, TOOL_CARDS } from "../core/shop-ground";
+import { KNOWLEDGE, LIMITS, PARAMETERS, TOOL_CARDS } from "../core/shop-context";
 
 /** What a page would hand its island. */
 export const SHOP: Shop = {

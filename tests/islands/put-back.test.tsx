@@ -1,20 +1,20 @@
 import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { Removed } from "@/core/job/entry";
-import { BACK_UNSAID, OFF_UNSAID } from "@/core/job/nothing-said";
+import { EMPTY_REFITTED_FACTS, EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
+import type { Removed } from "@/core/job/log/entry";
 import { PutBackScreen } from "@/islands/put-back/PutBackScreen";
 import { $job } from "@/islands/state/job";
 import type { Line } from "../core/job/entries";
-import { KNOWLEDGE } from "../core/shop-ground";
+import { KNOWLEDGE } from "../core/shop-context";
 import { jobOf, payloads, posted, SHOP } from "./job-fixture";
 
 const off = (what: string, change: Partial<Removed> = {}): Line => [
   "removed",
-  { sort: "part", what, count: 1, where: "", ...OFF_UNSAID, ...change },
+  { sort: "part", what, count: 1, where: "", ...EMPTY_REMOVED_FACTS, ...change },
 ];
 const back = (line: number, count: number | null = null): Line => [
   "refitted",
-  { ...BACK_UNSAID, line, how: "back", count },
+  { ...EMPTY_REFITTED_FACTS, line, how: "back", count },
 ];
 const FITTED: Line = [
   "intervention",
@@ -118,7 +118,7 @@ describe("putting back", () => {
     expect(within(items[0] as HTMLElement).getByTestId("off-4").className).toContain("move");
     tap("Back on: rotor");
     await vi.waitFor(() => expect(payloads(bodies, "refitted")).toHaveLength(1));
-    expect(payloads(bodies, "refitted")[0]).toEqual({ ...BACK_UNSAID, line: 4, how: "back" });
+    expect(payloads(bodies, "refitted")[0]).toEqual({ ...EMPTY_REFITTED_FACTS, line: 4, how: "back" });
   });
 
   it("of several some can be back, and the bar counts what is left and names the washer", async () => {

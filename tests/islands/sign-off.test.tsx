@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { AcceptanceRun, Payloads } from "@/core/job/entry";
-import { BACK_UNSAID, LATER_UNSAID, OFF_UNSAID } from "@/core/job/nothing-said";
+import { EMPTY_FOLLOW_UP_FACTS, EMPTY_REFITTED_FACTS, EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
+import type { AcceptanceRun, Payloads } from "@/core/job/log/entry";
 import { SheetScreen } from "@/islands/sign-off/SheetScreen";
 import { SignOffScreen } from "@/islands/sign-off/SignOffScreen";
 import { $job } from "@/islands/state/job";
@@ -120,7 +120,7 @@ describe("looking again", () => {
     fireEvent.click(again.getByRole("button", { name: "Put it down" }));
     await vi.waitFor(() => expect(payloads(bodies, "follow-up")).toHaveLength(1));
     expect(payloads(bodies, "follow-up")[0]).toEqual({
-      ...LATER_UNSAID,
+      ...EMPTY_FOLLOW_UP_FACTS,
       what: "Run it cold, as the complaint comes",
       belowCelsius: 12,
       onDay: "2026-12-02",
@@ -128,7 +128,10 @@ describe("looking again", () => {
   });
 
   it("what is promised on a day leaves as a calendar file, and is told good, back or let go", async () => {
-    const promise: Line = ["follow-up", { ...LATER_UNSAID, what: "Run it cold", onDay: "2027-01-05" }];
+    const promise: Line = [
+      "follow-up",
+      { ...EMPTY_FOLLOW_UP_FACTS, what: "Run it cold", onDay: "2027-01-05" },
+    ];
     const { bodies } = show(FITTED, ...TESTS, run(), promise);
     fireEvent.click(part("To look at again").getByRole("button", { name: "change" }));
     expect(screen.getByRole("link", { name: "Calendar file, 1 day" }).getAttribute("href")).toBe(
@@ -162,7 +165,10 @@ describe("what may be said", () => {
   });
 
   it("is first put back while a washer is off", () => {
-    show(["removed", { sort: "washer", what: "wave washer", count: 1, where: "", ...OFF_UNSAID }], FITTED);
+    show(
+      ["removed", { sort: "washer", what: "wave washer", count: 1, where: "", ...EMPTY_REMOVED_FACTS }],
+      FITTED,
+    );
     expect(screen.getByTestId("still-off").textContent).toContain("1 left");
   });
 
@@ -210,12 +216,15 @@ describe("the sheet", () => {
   });
 
   it("a washer put back and a promise stand on it", () => {
-    const washer: Line = ["removed", { sort: "washer", what: "washer", count: 1, where: "", ...OFF_UNSAID }];
-    const promise: Line = ["follow-up", { ...LATER_UNSAID, what: "Run it cold", belowCelsius: 12 }];
+    const washer: Line = [
+      "removed",
+      { sort: "washer", what: "washer", count: 1, where: "", ...EMPTY_REMOVED_FACTS },
+    ];
+    const promise: Line = ["follow-up", { ...EMPTY_FOLLOW_UP_FACTS, what: "Run it cold", belowCelsius: 12 }];
     const text = sheet(
       washer,
       FITTED,
-      ["refitted", { ...BACK_UNSAID, line: 3, how: "back" }],
+      ["refitted", { ...EMPTY_REFITTED_FACTS, line: 3, how: "back" }],
       promise,
       signed("not-yet-proven"),
     );

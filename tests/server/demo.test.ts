@@ -2,8 +2,8 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { parseReading } from "@/core/quantity/parse-reading";
 import { STORIES } from "@/demo/stories";
 import { benchJobs } from "@/server/queries/jobs";
-import { groundOn } from "@/server/services/ground";
 import { lastOpening, seedDemo } from "@/server/services/seed-demo";
+import { shopContextOn } from "@/server/services/shop-context";
 import { openShop } from "./shop";
 
 const ANCHOR = new Date("2026-11-25T09:00:00Z");
@@ -14,8 +14,8 @@ let shop: Awaited<ReturnType<typeof openShop>>;
 let jobs: Awaited<ReturnType<typeof benchJobs>>;
 beforeAll(async () => {
   shop = await openShop();
-  await seedDemo(await groundOn(shop.db), ANCHOR);
-  const { knowledge, limits } = await groundOn(shop.db);
+  await seedDemo(await shopContextOn(shop.db), ANCHOR);
+  const { knowledge, limits } = await shopContextOn(shop.db);
   jobs = await benchJobs(shop.db, { ...knowledge, limits });
 });
 afterAll(() => shop.close());

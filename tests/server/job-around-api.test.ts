@@ -1,8 +1,8 @@
 import { randomUUID } from "node:crypto";
 import type { APIContext } from "astro";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { BACK_UNSAID, LATER_UNSAID, OFF_UNSAID } from "@/core/job/nothing-said";
-import type { JobView } from "@/core/job/reduce";
+import { EMPTY_FOLLOW_UP_FACTS, EMPTY_REFITTED_FACTS, EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
+import type { JobView } from "@/core/job/log/reduce";
 import { GET as bench } from "@/pages/api/bench";
 import { GET as events } from "@/pages/api/events";
 import { POST as postEntry } from "@/pages/api/jobs/[id]/entries";
@@ -12,8 +12,8 @@ import { GET as timers } from "@/pages/api/timers";
 import { GET as calendar } from "@/pages/jobs/[id]/calendar.ics";
 import { jobView } from "@/server/queries/jobs";
 import { writeSettings } from "@/server/repositories/settings";
-import { groundOn } from "@/server/services/ground";
 import { recordEntry } from "@/server/services/record-entry";
+import { shopContextOn } from "@/server/services/shop-context";
 import { call, draft, openShop, takeInBody } from "./shop";
 
 let shop: Awaited<ReturnType<typeof openShop>>;
@@ -27,20 +27,25 @@ async function newJob(change: object = {}): Promise<string> {
   expect(made.status).toBe(200);
   return String(made.body.jobId);
 }
-async function jobGround() {
-  const { knowledge, limits } = await groundOn(shop.db);
+async function jobContext() {
+  const { knowledge, limits } = await shopContextOn(shop.db);
   return { ...knowledge, limits };
 }
 const post = (id: string, body: unknown) => call<JobView>(postEntry, { params: { id }, body });
 const off = (change: object = {}) => ({
-  ...OFF_UNSAID,
+  ...EMPTY_REMOVED_FACTS,
   sort: "fastener",
   what: "screw",
   count: 4,
   where: "tray 2",
   ...change,
 });
-const back = (line: number, change: object = {}) => ({ ...BACK_UNSAID, line, how: "back", ...change });
+const back = (line: number, change: object = {}) => ({
+  ...EMPTY_REFITTED_FACTS,
+  line,
+  how: "back",
+  ...change,
+});
 
 describe("taking apart and putting back", () => {
   it("a count of minus two screws is refused, and nothing of the line is kept", async () => {
@@ -120,20 +125,20 @@ describe("taking apart and putting back", () => {
 });
 
 describe("looking again later", () => {
-  const later = (change: object) => ({ ...LATER_UNSAID, what: "Run it cold", ...change });
+  const later = (change: object) => ({ ...EMPTY_FOLLOW_UP_FACTS, what: "Run it cold", ...change });
 
   it.each([
     ["Atlantic/Faroe", "2026-11-26", "2026-11-25"],
     // Noon in UTC is the next day there already.
     ["Pacific/Chatham", "2026-11-27", "2026-11-26"],
   ])("a past day is refused by the shop's own calendar: %s", async (zone, today, yesterday) => {
-    const settings = (await groundOn(shop.db)).settings;
+    const settings = (await shopContextOn(shop.db)).settings;
     await writeSettings(shop.db, { ...settings.value, zone }, settings.version, "2026-11-26T12:00:00Z");
-    const ground = await groundOn(shop.db);
+    const shopContext = await shopContextOn(shop.db);
     const id = Number(await newJob());
     const at = "2026-11-26T12:00:00.000Z";
     const record = (onDay: string, expectedSeq: number) =>
-      recordEntry(id, draft(expectedSeq, "follow-up", later({ onDay })) as never, at, ground);
+      recordEntry(id, draft(expectedSeq, "follow-up", later({ onDay })) as never, at, shopContext);
     const past = await record(yesterday, 2);
     expect(past.ok ? "" : past.issues[0]?.message).toBe(
       `${yesterday} is past: today is ${today} here. Choose today or later, or leave the day out.`,
@@ -189,7 +194,7 @@ describe("at the door", () => {
 
   it("an owner is forgotten by name and contact, and the job stays with every line", async () => {
     const id = await newJob({ owner: { name: "Fern Pottery", contact: "message, evenings" } });
-    const page = async () => jobView(shop.db, Number(id), await jobGround());
+    const page = async () => jobView(shop.db, Number(id), await jobContext());
     expect(await page()).toMatchObject({ ownerName: "Fern Pottery", ownerContact: "message, evenings" });
     const forgotten = await call(forget, { params: { id }, method: "DELETE" });
     expect(forgotten.body).toEqual({ jobId: Number(id) });

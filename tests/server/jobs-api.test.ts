@@ -1,8 +1,8 @@
 import { randomUUID } from "node:crypto";
 import { sql } from "drizzle-orm";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { LATER_UNSAID } from "@/core/job/nothing-said";
-import type { JobView } from "@/core/job/reduce";
+import { EMPTY_FOLLOW_UP_FACTS } from "@/core/job/log/empty-facts";
+import type { JobView } from "@/core/job/log/reduce";
 import { POST as postEntry } from "@/pages/api/jobs/[id]/entries";
 import { GET as getJob } from "@/pages/api/jobs/[id]/index";
 import { GET as findJobs, POST as takeIn } from "@/pages/api/jobs/index";
@@ -336,7 +336,7 @@ describe("bad input to a job", () => {
     ],
     [
       "a day that is not one",
-      draft(2, "follow-up", { ...LATER_UNSAID, what: "x", onDay: "2026-02-40" }),
+      draft(2, "follow-up", { ...EMPTY_FOLLOW_UP_FACTS, what: "x", onDay: "2026-02-40" }),
       422,
       "payload.onDay",
       /year-month-day/,

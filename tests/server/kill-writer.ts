@@ -3,14 +3,14 @@ import { randomUUID } from "node:crypto";
 import { writeSync } from "node:fs";
 import { openFolder } from "@/server/db/connect";
 import { jobView } from "@/server/queries/jobs";
-import { groundOn } from "@/server/services/ground";
 import { recordEntry } from "@/server/services/record-entry";
+import { shopContextOn } from "@/server/services/shop-context";
 import { takeIn } from "@/server/services/take-in";
 import { CARDER } from "./shop-machine";
 
 const [folder = ""] = process.argv.slice(2);
 const { db } = await openFolder(folder, `writer ${process.pid}`);
-const ground = await groundOn(db);
+const shopContext = await shopContextOn(db);
 const now = (): string => new Date().toISOString();
 const made = await takeIn(
   {
@@ -23,10 +23,10 @@ const made = await takeIn(
     pictures: [],
   },
   now(),
-  ground,
+  shopContext,
 );
 if (!made.ok) throw new Error(made.issues[0]?.message);
-const found = await jobView(db, made.value, { ...ground.knowledge, limits: ground.limits });
+const found = await jobView(db, made.value, { ...shopContext.knowledge, limits: shopContext.limits });
 let seq = found?.view.seq ?? 0;
 writeSync(1, `from ${seq}\n`);
 for (;;) {
@@ -41,7 +41,7 @@ for (;;) {
       payload: { text: `line ${seq + 1}` },
     },
     now(),
-    ground,
+    shopContext,
   );
   if (!kept.ok) throw new Error(kept.issues[0]?.message);
   seq = kept.value.seq;

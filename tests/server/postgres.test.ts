@@ -3,9 +3,9 @@ import { sql } from "drizzle-orm";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { type OpenDatabase, openServer } from "@/server/db/connect";
 import { benchJobs, countJobs } from "@/server/queries/jobs";
-import { type Ground, groundOn } from "@/server/services/ground";
 import { recordEntry } from "@/server/services/record-entry";
 import { seedDemo } from "@/server/services/seed-demo";
+import { type ShopContext, shopContextOn } from "@/server/services/shop-context";
 import { postgresPrograms, startPostgres, type TemporaryServer } from "./postgres-server";
 
 const bin = postgresPrograms();
@@ -17,12 +17,12 @@ if (!bin)
 describe.runIf(bin)("the same schema on a PostgreSQL server", () => {
   let server: TemporaryServer;
   let database: OpenDatabase;
-  let ground: Ground;
+  let shopContext: ShopContext;
   beforeAll(async () => {
     server = await startPostgres(bin ?? "");
     database = await openServer(server.url);
-    await seedDemo(await groundOn(database.db), new Date("2026-11-25T09:00:00Z"));
-    ground = await groundOn(database.db);
+    await seedDemo(await shopContextOn(database.db), new Date("2026-11-25T09:00:00Z"));
+    shopContext = await shopContextOn(database.db);
   });
   afterAll(async () => {
     await database.close();
@@ -30,14 +30,14 @@ describe.runIf(bin)("the same schema on a PostgreSQL server", () => {
   });
 
   it("migrates, takes the demo shop, and tells the same jobs", async () => {
-    const jobs = await benchJobs(database.db, { ...ground.knowledge, limits: ground.limits });
+    const jobs = await benchJobs(database.db, { ...shopContext.knowledge, limits: shopContext.limits });
     expect(await countJobs(database.db)).toBe(jobs.length);
     expect(jobs.map(({ view }) => view.takenIn?.machine)).toContain("Wool carder");
     expect(jobs[0]?.view.ledger[0]?.at).toMatch(/^\d{4}-\d\d-\d\dT[\d:.]+Z$/);
   });
 
   it("of many writers at once on one line, one gets it and the rest are told", async () => {
-    const [first] = await benchJobs(database.db, { ...ground.knowledge, limits: ground.limits });
+    const [first] = await benchJobs(database.db, { ...shopContext.knowledge, limits: shopContext.limits });
     const { jobId, seq } = first?.view ?? { jobId: 0, seq: 0 };
     const write = (text: string) =>
       recordEntry(
@@ -51,7 +51,7 @@ describe.runIf(bin)("the same schema on a PostgreSQL server", () => {
           payload: { text },
         },
         new Date().toISOString(),
-        ground,
+        shopContext,
       );
     const answers = await Promise.all(Array.from({ length: 12 }, (_, index) => write(`writer ${index}`)));
     expect(answers.filter(({ ok }) => ok)).toHaveLength(1);

@@ -1,23 +1,23 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Isolation } from "@/core/isolation/isolate";
-import { isolationRequest } from "@/core/job/isolation-request";
+import { isolationRequest } from "@/core/job/isolation/isolation-request";
 import { POST as isolate } from "@/pages/api/isolate";
 import { benchJobs } from "@/server/queries/jobs";
 import { completeEntry, type Draft } from "@/server/services/complete-entry";
 import { decisionFor } from "@/server/services/decide-job";
-import { groundOn } from "@/server/services/ground";
 import { seedDemo } from "@/server/services/seed-demo";
+import { shopContextOn } from "@/server/services/shop-context";
 import { call, openShop } from "./shop";
 
 const NOW = "2026-11-25T10:00:00Z";
 let shop: Awaited<ReturnType<typeof openShop>>;
-let ground: Awaited<ReturnType<typeof groundOn>>;
+let shopContext: Awaited<ReturnType<typeof shopContextOn>>;
 let jobs: Awaited<ReturnType<typeof benchJobs>>;
 beforeAll(async () => {
   shop = await openShop();
-  await seedDemo(await groundOn(shop.db), new Date("2026-11-25T09:00:00Z"));
-  ground = await groundOn(shop.db);
-  jobs = await benchJobs(shop.db, { ...ground.knowledge, limits: ground.limits });
+  await seedDemo(await shopContextOn(shop.db), new Date("2026-11-25T09:00:00Z"));
+  shopContext = await shopContextOn(shop.db);
+  jobs = await benchJobs(shop.db, { ...shopContext.knowledge, limits: shopContext.limits });
 });
 afterAll(() => shop.close());
 
@@ -28,7 +28,7 @@ function jobOf(machine: string) {
 }
 
 async function complete(machine: string, draft: Draft) {
-  const done = await completeEntry(draft, { view: jobOf(machine), on: shop.db, now: NOW, ground });
+  const done = await completeEntry(draft, { view: jobOf(machine), on: shop.db, now: NOW, shopContext });
   return done.ok ? { entry: done.value.entry, issues: [] } : { entry: undefined, issues: done.issues };
 }
 
@@ -36,12 +36,12 @@ describe("fit it now on Isolate and the same route on Decide", () => {
   it("cost the same for every demo job that isolation covers", async () => {
     let compared = 0;
     for (const { view } of jobs) {
-      const decided = await decisionFor(view, ground);
-      const settings = ground.settings.value;
+      const decided = await decisionFor(view, shopContext);
+      const settings = shopContext.settings.value;
       const body = isolationRequest(
         view,
         { bench: view.bench, isMadeSafe: false },
-        { ...ground.knowledge, parameters: ground.parameters, settings, counts: undefined },
+        { ...shopContext.knowledge, parameters: shopContext.parameters, settings, counts: undefined },
       );
       const { status, body: isolation } = await call<Isolation>(isolate, { body });
       expect(decided.ok, view.takenIn?.machine).toBe(status === 200);
@@ -60,8 +60,8 @@ describe("the rate charged", () => {
   it("changes neither the order of moves nor what a route costs, not even where it is nothing", async () => {
     const view = jobOf("Cider scratter");
     const at = async (labourRateMinor: number) => {
-      const settings = { ...ground.settings, value: { ...ground.settings.value, labourRateMinor } };
-      const found = await decisionFor(view, { ...ground, settings });
+      const settings = { ...shopContext.settings, value: { ...shopContext.settings.value, labourRateMinor } };
+      const found = await decisionFor(view, { ...shopContext, settings });
       if (!found.ok) throw new Error(found.issues[0]?.message);
       const { isolation, decision } = found.value;
       return { moves: isolation.moves.map(({ moveId }) => moveId), mean: decision.best.mean };

@@ -1,4 +1,4 @@
-import { AT_THE_DOOR_UNSAID } from "@/core/job/nothing-said";
+import { EMPTY_DOOR_FACTS } from "@/core/job/log/empty-facts";
 
 /** The machine that server tests take in. */
 export const CARDER = {
@@ -11,5 +11,5 @@ export const CARDER = {
   heater: "no",
   ceilingMinor: 8000,
   history: "",
-  ...AT_THE_DOOR_UNSAID,
+  ...EMPTY_DOOR_FACTS,
 } as const;

@@ -6,8 +6,8 @@ import { describe, expect, it } from "vitest";
 import { SNAPSHOT_PATH } from "@/server/db/connect";
 import * as schema from "@/server/db/schema";
 import { benchJobs } from "@/server/queries/jobs";
-import { groundOn } from "@/server/services/ground";
 import { recordEntry } from "@/server/services/record-entry";
+import { shopContextOn } from "@/server/services/shop-context";
 
 const samples = readdirSync("tests/server/upgrades").filter((name) => name.endsWith(".sql"));
 
@@ -23,8 +23,8 @@ describe.each(samples)("a database as issue %s left it", (name) => {
     );
     const db = drizzle(client, { schema });
     await migrate(db, { migrationsFolder: "drizzle" });
-    const ground = await groundOn(db);
-    const jobs = await benchJobs(db, { ...ground.knowledge, limits: ground.limits });
+    const shopContext = await shopContextOn(db);
+    const jobs = await benchJobs(db, { ...shopContext.knowledge, limits: shopContext.limits });
     expect(jobs.reduce((sum, { view }) => sum + view.seq, 0)).toBe(200);
     const { jobId = 0, seq = 0 } = jobs[0]?.view ?? {};
     const draft = {
@@ -35,7 +35,7 @@ describe.each(samples)("a database as issue %s left it", (name) => {
       by: "x",
       payload: { text: "after" },
     } as const;
-    const kept = await recordEntry(jobId, draft, new Date().toISOString(), ground);
+    const kept = await recordEntry(jobId, draft, new Date().toISOString(), shopContext);
     expect(kept.ok && kept.value.seq).toBe(seq + 1);
     await client.close();
   });

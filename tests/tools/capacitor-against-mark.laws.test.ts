@@ -4,7 +4,7 @@ import { farads, hertz, ohms } from "@/core/quantity/units";
 import type { Finding } from "@/core/tools/finding.input";
 import { liesOf, raisedByBleed } from "@/tools/capacitor/capacitor-against-mark/band";
 import { tool } from "@/tools/capacitor/capacitor-against-mark/tool";
-import { GROUND, RUNS } from "../core/shop-ground";
+import { RUNS, TOOL_CONTEXT } from "../core/shop-context";
 
 interface Case {
   readonly min: number;
@@ -31,7 +31,7 @@ function judge({ min, width, reading, percent, counts }: Case, extra: object = {
     temperature: "20",
     ...extra,
   };
-  const finding = tool.run(input, GROUND);
+  const finding = tool.run(input, TOOL_CONTEXT);
   if (!finding.ok) throw new Error(finding.issues[0]?.message);
   return finding.value;
 }

@@ -8,7 +8,7 @@ import { loadPictures } from "@/islands/tools/pictures";
 import { toJsonSchema } from "@/server/http/json-schema";
 import { loadWords, TOOL_IDS } from "@/tools/registry";
 import { CARDER, logOf, viewOf } from "../core/job/entries";
-import { GROUND, KNOWLEDGE, TOOL_CARDS, TOOLS } from "../core/shop-ground";
+import { KNOWLEDGE, TOOL_CARDS, TOOL_CONTEXT, TOOLS } from "../core/shop-context";
 
 const OWN_SOURCES = ["mark", "nameplate", "twin", "earlier", "shop"];
 const SOURCES = new Set([...OWN_SOURCES, ...KNOWLEDGE.sources.map((source) => source.id)]);
@@ -35,22 +35,22 @@ describe.each(TOOLS.map((tool) => [tool.id, tool] as const))("the tool %s keeps 
   const room = `src/tools/${tool.topic}/${id}`;
   const { cases } = JSON.parse(readFileSync(`${room}/worked.json`, "utf8")) as Worked;
   const findings = cases.map(({ input }) => {
-    const answer = tool.run(input, GROUND);
+    const answer = tool.run(input, TOOL_CONTEXT);
     if (!answer.ok) throw new Error(answer.issues[0]?.message);
     return answer.value;
   });
 
   it("answers its worked example with a Finding that survives JSON, the same every time", () => {
-    const first = tool.run(tool.example, GROUND);
+    const first = tool.run(tool.example, TOOL_CONTEXT);
     if (!first.ok) throw new Error(first.issues[0]?.message);
     expect(JSON.parse(JSON.stringify(first.value))).toEqual(first.value);
-    expect(tool.run(tool.example, GROUND)).toEqual(first);
+    expect(tool.run(tool.example, TOOL_CONTEXT)).toEqual(first);
     expect(parseWith(findingSchema, first.value).ok).toBe(true);
   });
 
   it("answers empty and foreign input with issues, never with an exception", () => {
     for (const raw of [{}, null, undefined, [], "x", 7, { unknown: 1 }]) {
-      const answer = tool.run(raw, GROUND);
+      const answer = tool.run(raw, TOOL_CONTEXT);
       expect(answer.ok).toBe(false);
       if (!answer.ok)
         for (const { code, message } of answer.issues) {

@@ -4,27 +4,27 @@ import type { Finding } from "@/core/tools/finding.input";
 import {
   COLOURS,
   type Colour,
+  LEGIBLE,
   markedBy,
   possibleValues,
   preferredNumbers,
-  TOLD,
 } from "@/tools/resistor/resistor-bands/bands";
 import { tool } from "@/tools/resistor/resistor-bands/tool";
-import { GROUND, RUNS } from "../core/shop-ground";
+import { RUNS, TOOL_CONTEXT } from "../core/shop-context";
 
 const bandsOf = (colours: readonly Colour[]) =>
   fc.array(fc.constantFrom(...colours), { minLength: 3, maxLength: 6 });
 
 function judge(bands: readonly Colour[], measured?: string): Finding {
   const meter = { percent: 0, counts: 0, resolution: "1" };
-  const finding = tool.run({ bands, ...(measured === undefined ? {} : { measured, meter }) }, GROUND);
+  const finding = tool.run({ bands, ...(measured === undefined ? {} : { measured, meter }) }, TOOL_CONTEXT);
   if (!finding.ok) throw new Error(finding.issues[0]?.message);
   return finding.value;
 }
 
 describe("laws of the colour bands", () => {
   it("every value that is sold in 5 % is read back from its own bands", () => {
-    const DIGITS = TOLD.slice(0, 10);
+    const DIGITS = LEGIBLE.slice(0, 10);
     for (const number of preferredNumbers(0.05))
       for (let power = 0; power <= 6; power += 1) {
         const [first = "black", second = "black"] = [...String(number / 10)].map(
@@ -55,8 +55,8 @@ describe("laws of the colour bands", () => {
 
   it("a burnt band leaves the true value among those it lists", () => {
     fc.assert(
-      fc.property(bandsOf(TOLD), fc.nat(), (bands, which) => {
-        const told = bands as readonly (typeof TOLD)[number][];
+      fc.property(bandsOf(LEGIBLE), fc.nat(), (bands, which) => {
+        const told = bands as readonly (typeof LEGIBLE)[number][];
         const whole = markedBy(told);
         fc.pre(whole?.isPreferred === true);
         const burnt = bands.map((colour, index) => (index === which % bands.length ? "burnt" : colour));
@@ -68,7 +68,7 @@ describe("laws of the colour bands", () => {
 
   it("only too high or open is proof that it is bad: a path beside it can lower what is read", () => {
     fc.assert(
-      fc.property(bandsOf(TOLD), fc.double({ min: 0.01, max: 3, noNaN: true }), (bands, share) => {
+      fc.property(bandsOf(LEGIBLE), fc.double({ min: 0.01, max: 3, noNaN: true }), (bands, share) => {
         const marked = judge(bands).figures.find(({ id }) => id === "marked");
         fc.pre(marked !== undefined && marked.value < 1e9);
         const value = (marked?.value ?? 1) * share;

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { kelvin, ohms } from "@/core/quantity/units";
 import type { Finding } from "@/core/tools/finding.input";
 import { riseAtSwitchOff, tool, windingTemperature } from "@/tools/winding/temperature-rise/tool";
-import { GROUND, RUNS } from "../core/shop-ground";
+import { RUNS, TOOL_CONTEXT } from "../core/shop-context";
 
 interface Winding {
   readonly cold: number;
@@ -37,7 +37,7 @@ function judge(one: Winding, extra: object = {}): Finding {
     class: "b",
     ...extra,
   };
-  const finding = tool.run(input, GROUND);
+  const finding = tool.run(input, TOOL_CONTEXT);
   if (!finding.ok) throw new Error(finding.issues[0]?.message);
   return finding.value;
 }
@@ -116,7 +116,7 @@ describe("laws of the temperature rise by resistance", () => {
         class: "b",
         leads: "0.2",
       },
-      GROUND,
+      TOOL_CONTEXT,
     );
     expect(answer.ok ? [] : answer.issues).toEqual([
       {

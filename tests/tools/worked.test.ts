@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
-import { GROUND, TOOLS } from "../core/shop-ground";
+import { TOOL_CONTEXT, TOOLS } from "../core/shop-context";
 
 interface WorkedCase {
   readonly name: string;
@@ -21,7 +21,7 @@ describe.each(TOOLS.map((tool) => [tool.title, tool] as const))("worked cases: %
   };
 
   it.each(cases.map((one) => [one.name, one] as const))("%s", (__, { input, answer, tolerance, steps }) => {
-    const finding = tool.run(input, GROUND);
+    const finding = tool.run(input, TOOL_CONTEXT);
     if (!finding.ok) throw new Error(finding.issues.map(({ message }) => message).join(" "));
     const { verdict, reasons, evidence, figures } = finding.value;
     expect(steps.length).toBeGreaterThan(0);

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import type { Isolation } from "@/core/isolation/isolate";
 import type { IsolateRequest } from "@/core/isolation/isolate.input";
 import { isolate } from "../core/isolation/model";
-import { KNOWLEDGE } from "../core/shop-ground";
+import { KNOWLEDGE } from "../core/shop-context";
 
 type Said = readonly [moveId: string, outcomeId: string];
 

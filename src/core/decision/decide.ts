@@ -50,16 +50,19 @@ export function refusedRepairs(
   });
 }
 
-function withFirstAt(kase: DecisionCase, first: Route["steps"][number], cost: number): DecisionCase {
-  return { ...kase, trials: kase.trials.map((trial) => (trial === first ? { ...trial, cost } : trial)) };
+function withFirstAt(options: DecisionCase, first: Route["steps"][number], cost: number): DecisionCase {
+  return {
+    ...options,
+    trials: options.trials.map((trial) => (trial === first ? { ...trial, cost } : trial)),
+  };
 }
 
 /** Bisection on a mean that never falls as the price rises. */
-function firstRepairFlip(kase: DecisionCase, part: Route, others: number): number | null {
+function firstRepairFlip(options: DecisionCase, part: Route, others: number): number | null {
   const [first] = part.steps;
   if (!first || part.mean >= others) return null;
-  const mean = (cost: number): number => routes(withFirstAt(kase, first, cost)).part.mean;
-  let [low, high] = [first.cost, first.cost + 2 * kase.machineMinor];
+  const mean = (cost: number): number => routes(withFirstAt(options, first, cost)).part.mean;
+  let [low, high] = [first.cost, first.cost + 2 * options.machineMinor];
   if (mean(high) < others) return null;
   for (let step = 0; step < SEARCH_STEPS; step += 1) {
     const middle = (low + high) / 2;
@@ -71,23 +74,23 @@ function firstRepairFlip(kase: DecisionCase, part: Route, others: number): numbe
 
 /** What to do about the machine: three routes by expected cost, and where the answer flips. A case without trials gives replacement. */
 export function decide(
-  kase: DecisionCase,
+  options: DecisionCase,
   leading: Leading | undefined,
   faults: Parameters<typeof refusedRepairs>[2],
 ): Decision {
-  const all = routes(kase);
+  const all = routes(options);
   const { part, motor, replace } = all;
   const open = part.steps.length > 0 ? [part, motor, replace] : [replace, motor];
   const inOrder = [...open].sort((one, other) => one.mean - other.mean);
   const [best = replace, next = motor] = inOrder;
-  const least = leastWorthTrying(kase.trials);
+  const least = leastWorthTrying(options.trials);
   return {
     routes: all,
     best,
     next,
     machineFlip: Number.isFinite(least) ? least : null,
-    firstRepairFlip: firstRepairFlip(kase, part, Math.min(motor.mean, replace.mean)),
-    refused: refusedRepairs(leading, kase.trials, faults),
+    firstRepairFlip: firstRepairFlip(options, part, Math.min(motor.mean, replace.mean)),
+    refused: refusedRepairs(leading, options.trials, faults),
   };
 }
 

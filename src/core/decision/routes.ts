@@ -115,9 +115,9 @@ function outsideMotor({ trials, inMotor, repairOf, minuteMinor }: DecisionCase):
   return { cured, rest: [...rest.values()] };
 }
 
-function motorRoute(kase: DecisionCase): Route {
-  const { motor, minuteMinor, machineMinor } = kase;
-  const { cured, rest } = outsideMotor(kase);
+function motorRoute(options: DecisionCase): Route {
+  const { motor, minuteMinor, machineMinor } = options;
+  const { cured, rest } = outsideMotor(options);
   const first: DecisionTrial = {
     repairs: ["fit-motor"],
     minutes: motor.minutes,
@@ -130,11 +130,11 @@ function motorRoute(kase: DecisionCase): Route {
 }
 
 /** The three routes: repairs in the order of chance ÷ cost, another motor first, another machine at once. */
-export function routes(kase: DecisionCase): Readonly<Record<RouteId, Route>> {
-  const { made } = trialPlan(kase.trials, kase.machineMinor);
+export function routes(options: DecisionCase): Readonly<Record<RouteId, Route>> {
+  const { made } = trialPlan(options.trials, options.machineMinor);
   return {
-    part: routeOf("part", made, kase.machineMinor),
-    motor: motorRoute(kase),
-    replace: routeOf("replace", [], kase.machineMinor),
+    part: routeOf("part", made, options.machineMinor),
+    motor: motorRoute(options),
+    replace: routeOf("replace", [], options.machineMinor),
   };
 }

@@ -93,7 +93,12 @@ function comeBack(model: Model, branches: readonly Branch[]): Branch[] {
   });
 }
 
-function hear(model: Model, branches: readonly Branch[], answer: Answer, kind: number | undefined): Branch[] {
+function condition(
+  model: Model,
+  branches: readonly Branch[],
+  answer: Answer,
+  kind: number | undefined,
+): Branch[] {
   const move = moveIndex(model, answer);
   return branches.map((branch) => ({
     ...branch,
@@ -116,7 +121,7 @@ export function likelihood(
     const now = answers.filter((one) => one.epoch === epoch);
     const isPowered = now.some((answer) => model.moves[moveIndex(model, answer)]?.powered);
     if (epoch > 0 && isPowered) branches = comeBack(model, branches);
-    for (const answer of now) branches = hear(model, branches, answer, kind);
+    for (const answer of now) branches = condition(model, branches, answer, kind);
   }
   return branches.reduce((sum, { weight }) => sum + weight, 0);
 }

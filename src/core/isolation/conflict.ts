@@ -25,7 +25,7 @@ export interface Conflict {
 }
 
 /** What a fit is judged on. */
-export interface Told {
+export interface Explained {
   readonly model: Model;
   readonly belief: Float64Array;
   readonly answers: readonly Answer[];
@@ -61,18 +61,18 @@ const asWords = (answers: readonly Answer[]): Answer[] =>
   answers.map((answer) => ({ ...answer, ratio: undefined }));
 
 /** How well a set explains the answers, as a share of how well it usually explains answers of its own; 1 where it cannot be told. */
-function fitOf({ model, answers, interventions }: Told, set: Hypothesis): number {
-  const told = asWords(answers);
+function fitOf({ model, answers, interventions }: Explained, set: Hypothesis): number {
+  const explained = asWords(answers);
   const { next } = seededRandom(SEED);
   const usual = Array.from({ length: SAMPLES }, () =>
-    likelihood(model, set, drawn(model, set, told, next), interventions),
+    likelihood(model, set, drawn(model, set, explained, next), interventions),
   ).sort((a, b) => a - b);
   const median = usual[SAMPLES / 2] ?? 0;
-  return median === 0 ? 1 : likelihood(model, set, told, interventions) / median;
+  return median === 0 ? 1 : likelihood(model, set, explained, interventions) / median;
 }
 
 /** The likeliest sets; sorting thousands to find five would cost more than all else here. */
-function bestSets({ model, belief }: Told, many: number): Hypothesis[] {
+function bestSets({ model, belief }: Explained, many: number): Hypothesis[] {
   const best: number[] = [];
   const chance = (index: number | undefined): number => belief[index ?? -1] ?? -1;
   for (let index = 0; index < belief.length; index += 1) {
@@ -85,13 +85,19 @@ function bestSets({ model, belief }: Told, many: number): Hypothesis[] {
 }
 
 /** Whether none of the best sets explains the answers as well as it should: then more roots are worth looking at. */
-export function isBadlyExplained(told: Told, parameters: Parameters): boolean {
+export function isBadlyExplained(explained: Explained, parameters: Parameters): boolean {
   const least = parameters["third-root-fit"];
-  return told.answers.length > 1 && bestSets(told, BEST_FEW).every((set) => fitOf(told, set) < least);
+  return (
+    explained.answers.length > 1 &&
+    bestSets(explained, BEST_FEW).every((set) => fitOf(explained, set) < least)
+  );
 }
 
 /** The pair of answers that the sets of faults agree least on, when even the best of them hardly gives both. */
-function impossiblePair({ model, answers, interventions }: Told, parameters: Parameters): Impossible | null {
+function impossiblePair(
+  { model, answers, interventions }: Explained,
+  parameters: Parameters,
+): Impossible | null {
   const each = asWords(answers).map((answer) => likelihoods(model, [answer], interventions));
   const most = each.map((list) => list.reduce((best, one) => Math.max(best, one), 0));
   let found: (Impossible & { readonly share: number }) | null = null;
@@ -116,12 +122,12 @@ function impossiblePair({ model, answers, interventions }: Told, parameters: Par
  * Whether the answers contradict each other: their chance under the best set lies below a share of its median over
  * seeded samples of the same moves under that set. The doubted answers are those whose removal raises it most.
  */
-export function findConflict(told: Told, parameters: Parameters): Conflict | undefined {
-  const { model, answers, interventions } = told;
+export function findConflict(explained: Explained, parameters: Parameters): Conflict | undefined {
+  const { model, answers, interventions } = explained;
   if (answers.length < 2) return undefined;
-  const [best] = bestSets(told, 1);
+  const [best] = bestSets(explained, 1);
   if (!best) return undefined;
-  const share = fitOf(told, best);
+  const share = fitOf(explained, best);
   if (share >= parameters["conflict-share"]) return undefined;
   const words = asWords(answers);
   const explains = (list: readonly Answer[]): number => likelihood(model, best, list, interventions);
@@ -134,6 +140,6 @@ export function findConflict(told: Told, parameters: Parameters): Conflict | und
   return {
     share,
     doubted: inOrder.slice(0, 2).map(({ seq }) => seq),
-    impossible: impossiblePair(told, parameters),
+    impossible: impossiblePair(explained, parameters),
   };
 }

@@ -47,7 +47,7 @@ function singles(
 }
 
 /** One answer and how likely each hypothesis made it, taken by itself. */
-export interface Spoken {
+export interface AnswerLikelihoods {
   readonly answer: Answer;
   readonly likelihoods: Float64Array;
 }
@@ -56,7 +56,7 @@ export function eachAnswer(
   model: Model,
   answers: readonly Answer[],
   interventions: readonly Intervention[],
-): Spoken[] {
+): AnswerLikelihoods[] {
   return answers.map((answer) => ({ answer, likelihoods: likelihoods(model, [answer], interventions) }));
 }
 
@@ -81,7 +81,7 @@ function sumsByRoot(model: Model, weightOf: (index: number, prior: number) => nu
 /** Weight of evidence of one answer for some single roots against all the rest: log2 of the likelihood ratio. */
 type Bits = (roots: readonly number[]) => number;
 
-function bitsOf(model: Model, { likelihoods }: Spoken, priors: RootSums): Bits {
+function bitsOf(model: Model, { likelihoods }: AnswerLikelihoods, priors: RootSums): Bits {
   const told = sumsByRoot(model, (index, prior) => prior * (likelihoods[index] ?? 0));
   const over = ({ byRoot }: RootSums, roots: readonly number[]): number =>
     roots.reduce((sum, root) => sum + (byRoot[root] ?? 0), 0);
@@ -95,13 +95,13 @@ function bitsOf(model: Model, { likelihoods }: Spoken, priors: RootSums): Bits {
 
 /** An answer with what it says of each root. */
 interface Weighed {
-  readonly spoken: Spoken;
+  readonly perAnswer: AnswerLikelihoods;
   readonly bits: Bits;
 }
 
-function weighed(model: Model, spoken: readonly Spoken[]): Weighed[] {
+function weighed(model: Model, perAnswer: readonly AnswerLikelihoods[]): Weighed[] {
   const priors = sumsByRoot(model, (_, prior) => prior);
-  return spoken.map((one) => ({ spoken: one, bits: bitsOf(model, one, priors) }));
+  return perAnswer.map((one) => ({ perAnswer: one, bits: bitsOf(model, one, priors) }));
 }
 
 /** By root, the likeliest set that has it as its only root. */
@@ -137,8 +137,8 @@ function asOne(
 /** What each line says of some roots: the answers that one line gives add up. */
 function byLine(answers: readonly Weighed[], roots: readonly number[]): Weight[] {
   const lines = new Map<number, number>();
-  for (const { spoken, bits } of answers)
-    lines.set(spoken.answer.seq, (lines.get(spoken.answer.seq) ?? 0) + bits(roots));
+  for (const { perAnswer, bits } of answers)
+    lines.set(perAnswer.answer.seq, (lines.get(perAnswer.answer.seq) ?? 0) + bits(roots));
   return [...lines].map(([seq, bits]) => ({ seq, bits }));
 }
 
@@ -146,11 +146,11 @@ function byLine(answers: readonly Weighed[], roots: readonly number[]): Weight[]
 export function suspects(
   model: Model,
   belief: Float64Array,
-  spoken: readonly Spoken[],
+  perAnswer: readonly AnswerLikelihoods[],
   inseparable: readonly Inseparable[],
 ): Suspect[] {
   const { byRoot, many } = singles(model, belief);
-  const answers = weighed(model, spoken);
+  const answers = weighed(model, perAnswer);
   const sets = likeliestSets(model, belief);
   const { faults } = model.hypotheses;
   const explained = asOne(faults, byRoot, inseparable).map((members): Suspect => {
@@ -181,13 +181,13 @@ export function suspects(
 function provedGood(model: Model, station: string, answers: readonly Weighed[]): number | null {
   const own = model.hypotheses.faults.flatMap((fault, index) => (fault.station === station ? [index] : []));
   const proofs = own.flatMap((index) => model.hypotheses.faults[index]?.provenBy ?? []);
-  const isDirect = ({ spoken: { answer } }: Weighed): boolean => {
+  const isDirect = ({ perAnswer: { answer } }: Weighed): boolean => {
     const made = proofs.filter(({ moveId }) => moveId === answer.moveId);
     return made.length > 0 && made.every(({ outcomeId }) => outcomeId !== answer.outcomeId);
   };
   const against = answers
     .filter(isDirect)
-    .map(({ spoken: { answer }, bits }) => ({ seq: answer.seq, bits: bits(own) }));
+    .map(({ perAnswer: { answer }, bits }) => ({ seq: answer.seq, bits: bits(own) }));
   return (
     against.filter(({ bits }) => bits < -LEAST_BITS).sort((one, other) => one.bits - other.bits)[0]?.seq ??
     null
@@ -199,12 +199,12 @@ export function stationShares(
   model: Model,
   belief: Float64Array,
   stations: readonly Station[],
-  spoken: readonly Spoken[],
+  perAnswer: readonly AnswerLikelihoods[],
   parameters: Parameters,
 ): StationShare[] {
   const { byRoot, many } = singles(model, belief);
   const unlikely = parameters["unlikely-chance"];
-  const answers = weighed(model, spoken);
+  const answers = weighed(model, perAnswer);
   const shares = [...stations]
     .sort((one, other) => one.order - other.order)
     .map(({ id }): StationShare => {

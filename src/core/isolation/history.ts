@@ -1,6 +1,6 @@
 import { type Model, posterior } from "./belief";
 import type { Answer, Intervention } from "./evidence";
-import type { Spoken } from "./explain";
+import type { AnswerLikelihoods } from "./explain";
 
 /** How suspicion stood once a line of the log was known. */
 export interface Standpoint {
@@ -40,10 +40,10 @@ function linesOf(answers: readonly Answer[]): number[] {
  */
 export function historyOf(
   model: Model,
-  spoken: readonly Spoken[],
+  perAnswer: readonly AnswerLikelihoods[],
   interventions: readonly Intervention[],
 ): Standpoint[] {
-  const answers = spoken.map(({ answer }) => answer);
+  const answers = perAnswer.map(({ answer }) => answer);
   const priors = Float64Array.from(model.hypotheses.all, ({ prior }) => prior);
   const first: Standpoint = { seq: 0, leading: leadingIn(model, normal(priors)) };
   if (interventions.length > 0)
@@ -62,7 +62,7 @@ export function historyOf(
     ];
   const weights = priors.slice();
   const after = linesOf(answers).map((seq): Standpoint => {
-    for (const { answer, likelihoods } of spoken) {
+    for (const { answer, likelihoods } of perAnswer) {
       if (answer.seq !== seq) continue;
       for (let index = 0; index < weights.length; index += 1)
         weights[index] = (weights[index] ?? 0) * (likelihoods[index] ?? 0);

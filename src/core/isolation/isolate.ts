@@ -129,7 +129,7 @@ function adviceFor(
     prices: Object.fromEntries(
       (costs?.partPrices ?? []).map(({ repair, minor }) => [repair, minor] as const),
     ),
-    standing: { isDead, isDrained: isDead && bench?.drained === true, opened: bench?.opened ?? [] },
+    machineState: { isDead, isDrained: isDead && bench?.drained === true, opened: bench?.opened ?? [] },
     circumstance: answers.at(-1)?.circumstance ?? "cold",
     rankingRatePerHourMinor: costs?.rankingRatePerHour?.minor,
     giveUp: request.machine.value?.minor ?? parameters["machine-price-default"],

@@ -1,5 +1,5 @@
 import { priceOfMinute } from "../cost/price-of-time";
-import { type Standing, standingAfter, stateChangeMinutes } from "../cost/state-change-cost";
+import { type MachineState, machineStateAfter, stateChangeMinutes } from "../cost/state-change-cost";
 import { trialCost } from "../cost/trial-cost";
 import type { Parameters } from "../knowledge/parameters";
 import type { Access, Move, Repair } from "../knowledge/types";
@@ -57,12 +57,12 @@ export interface MoveAdvice {
   readonly isTierRaised: boolean;
 }
 
-export interface MoveGround {
+export interface MoveContext {
   readonly parameters: Parameters;
   readonly access: readonly Access[];
   readonly repairs: readonly Repair[];
   readonly prices: PartPrices;
-  readonly standing: Standing;
+  readonly machineState: MachineState;
   readonly circumstance: Circumstance;
   readonly rankingRatePerHourMinor: number | undefined;
   /** What is paid in the end when no repair cures: the machine's worth. */
@@ -82,7 +82,7 @@ interface Ranking {
   readonly model: Model;
   readonly field: Field;
   readonly now: Weights;
-  readonly ground: MoveGround;
+  readonly context: MoveContext;
   readonly minuteMinor: number;
   readonly asked: ReadonlySet<string>;
   /** Number of the roots of each place of the field. */
@@ -106,16 +106,16 @@ interface Rated {
 }
 
 function rate(
-  { model, field, ground, minuteMinor }: Ranking,
+  { model, field, context, minuteMinor }: Ranking,
   now: Weights,
   index: number,
-  standing: Standing,
+  machineState: MachineState,
 ): Rated | undefined {
   const move = model.moves[index];
   if (!move) return undefined;
-  const stateMinutes = stateChangeMinutes(move, standing, ground.access, ground.parameters);
+  const stateMinutes = stateChangeMinutes(move, machineState, context.access, context.parameters);
   const price = (move.minutes + stateMinutes + move.hazardMinutes) * minuteMinor;
-  const { chance, tryAfter, bitsLeft } = answersOf(field, now, index, ground.giveUp);
+  const { chance, tryAfter, bitsLeft } = answersOf(field, now, index, context.giveUp);
   const total = price + tryAfter.reduce((sum, one) => sum + one, 0);
   return { index, move, stateMinutes, price, total, chance, tryAfter, bitsLeft };
 }
@@ -125,8 +125,8 @@ function rate(
  * weighed as the second only after a live first one, since tiers come before cost.
  */
 function twoSteps(ranking: Ranking, first: Rated): number {
-  const { model, field, now, ground, asked } = ranking;
-  const standing = standingAfter(first.move, ground.standing);
+  const { model, field, now, context, asked } = ranking;
+  const machineState = machineStateAfter(first.move, context.machineState);
   const { chance, tryAfter } = first;
   let total = first.price;
   chance.forEach((share, outcome) => {
@@ -135,7 +135,7 @@ function twoSteps(ranking: Ranking, first: Rated): number {
     let best = (tryAfter[outcome] ?? 0) / share;
     for (const [index, move] of model.moves.entries()) {
       if (index === first.index || asked.has(move.id) || move.tier > first.move.tier) continue;
-      const second = rate(ranking, branch, index, standing);
+      const second = rate(ranking, branch, index, machineState);
       if (second && second.total < best) best = second.total;
     }
     total += share * best;
@@ -220,7 +220,7 @@ function ratedMove(
   total: number,
   saves: number,
 ): RatedMove {
-  const { ground, bits } = ranking;
+  const { context, bits } = ranking;
   return {
     moveId: move.id,
     kind: move.kind,
@@ -237,27 +237,27 @@ function ratedMove(
       then: leaders(ranking, index, outcome),
     })),
     needs: move.needs,
-    blockedBy: move.tier > 1 ? ground.liveBlocks : [],
+    blockedBy: move.tier > 1 ? context.liveBlocks : [],
   };
 }
 
-function rankingOf(model: Model, belief: Float64Array, asked: ReadonlySet<string>, ground: MoveGround) {
-  const { interventions, repairs, prices } = ground;
-  const minuteMinor = priceOfMinute(ground.rankingRatePerHourMinor, ground.parameters);
+function rankingOf(model: Model, belief: Float64Array, asked: ReadonlySet<string>, context: MoveContext) {
+  const { interventions, repairs, prices } = context;
+  const minuteMinor = priceOfMinute(context.rankingRatePerHourMinor, context.parameters);
   const states =
     interventions.length === 0
       ? model.states
       : Int32Array.from(model.hypotheses.all, (hypothesis) =>
           stateWith(model.table, presentFaults(model, hypothesis, interventions), hypothesis.kind),
         );
-  const groups = repairGroups(model, interventions, repairs, prices, minuteMinor, ground.parameters);
-  const laid = fieldOf(model, belief, states, groups, ground.circumstance);
+  const groups = repairGroups(model, interventions, repairs, prices, minuteMinor, context.parameters);
+  const laid = fieldOf(model, belief, states, groups, context.circumstance);
   const { numberOf } = rootNames(model);
   const roots = laid.field.hypothesis.map((hypothesis) => numberOf[hypothesis] ?? 0);
   const ranking: Ranking = {
     model,
     ...laid,
-    ground,
+    context,
     minuteMinor,
     asked,
     roots,
@@ -297,19 +297,21 @@ export function adviseMoves(
   model: Model,
   belief: Float64Array,
   asked: ReadonlySet<string>,
-  ground: MoveGround,
+  context: MoveContext,
 ): MoveAdvice {
-  const { ranking, groups } = rankingOf(model, belief, asked, ground);
+  const { ranking, groups } = rankingOf(model, belief, asked, context);
   const { field, now, minuteMinor } = ranking;
   const trials = trialsOf(field, now);
-  const tryNow = trialCost(trials, ground.giveUp);
-  const leastWorth = ground.parameters["least-move-worth"];
+  const tryNow = trialCost(trials, context.giveUp);
+  const leastWorth = context.parameters["least-move-worth"];
   const open = model.moves
-    .flatMap((move, index) => (asked.has(move.id) ? [] : (rate(ranking, now, index, ground.standing) ?? [])))
+    .flatMap((move, index) =>
+      asked.has(move.id) ? [] : (rate(ranking, now, index, context.machineState) ?? []),
+    )
     .sort((one, other) => one.move.tier - other.move.tier || one.total - other.total);
   const isWorth = (total: number, without: number): boolean => without - total > leastWorth * tryNow;
   const rated = open.flatMap((one, place): Priced[] => {
-    const isRefined = ground.lookAhead === 2 && place < CANDIDATES;
+    const isRefined = context.lookAhead === 2 && place < CANDIDATES;
     const total = isRefined ? Math.min(one.total, twoSteps(ranking, one)) : one.total;
     // What the best single move, or trying now, would cost without this one: only what is gained on that is its own.
     const others = open.filter((other) => other !== one && other.move.tier <= one.move.tier);
@@ -327,7 +329,7 @@ export function adviseMoves(
         Number(other.isRefined) - Number(one.isRefined) ||
         one.rated.expectedTotal - other.rated.expectedTotal,
     ),
-    ground.parameters["near-tie-share"],
+    context.parameters["near-tie-share"],
   );
   const first = inOrder[0];
   return {

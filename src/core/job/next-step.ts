@@ -4,11 +4,11 @@ import { asSeen, gapsFor } from "../safety/bench-state";
 import { checksFor } from "../safety/dead-checks";
 import type { Said } from "../tools/finding.input";
 import type { ToolCard } from "../tools/tool";
-import type { Promised } from "./back-together";
-import { latestBy } from "./log";
-import { isWhole, stillOff } from "./put-back";
-import type { JobView } from "./reduce";
-import { signOffWord } from "./sign-off";
+import { latestBy } from "./log/lines";
+import type { JobView } from "./log/reduce";
+import { isWhole, stillOff } from "./reassembly/put-back";
+import type { Promised } from "./reassembly/reassembly";
+import { signOffWord } from "./sign-off/sign-off";
 import type { Stage } from "./stages";
 
 /** `gone`: signed off, and nothing falls due: no longer on the bench. */
@@ -22,7 +22,7 @@ export interface NextStep extends Said {
   readonly until?: string;
 }
 
-export interface StepGround {
+export interface StepContext {
   readonly deadChecks: Knowledge["deadChecks"];
   readonly moves: readonly Move[];
   readonly tools: readonly Pick<ToolCard, "id" | "title" | "judges" | "next">[];
@@ -33,8 +33,8 @@ export interface StepGround {
   readonly isPlugFresh: boolean;
 }
 
-export function owedChecks(view: JobView, ground: Pick<StepGround, "deadChecks">): string[] {
-  const owed = checksFor(ground.deadChecks, view.takenIn?.protectionClass ?? "not-known");
+export function owedChecks(view: JobView, context: Pick<StepContext, "deadChecks">): string[] {
+  const owed = checksFor(context.deadChecks, view.takenIn?.protectionClass ?? "not-known");
   return owed
     .filter(({ id }) => view.deadChecks.find((one) => one.checkId === id)?.verdict !== "passed")
     .map(({ id }) => id);
@@ -48,7 +48,7 @@ function timerEnd(at: string, secondsLong: number): string {
   return new Date(Date.parse(at) + secondsLong * 1000).toISOString();
 }
 
-function waiting(view: JobView, ground: StepGround): NextStep | undefined {
+function waiting(view: JobView, context: StepContext): NextStep | undefined {
   const question = view.questions.at(-1);
   if (question)
     return {
@@ -60,7 +60,7 @@ function waiting(view: JobView, ground: StepGround): NextStep | undefined {
     };
   const timer = view.timers.at(-1);
   const end = timer && timerEnd(timer.at, timer.seconds);
-  if (timer && end && end > ground.now)
+  if (timer && end && end > context.now)
     return { band: "waiting", stage: "make-safe", code: `wait/${timer.what}`, params: {}, until: end };
   return undefined;
 }
@@ -75,10 +75,10 @@ function nextPromise({ followUps }: JobView): Promised | undefined {
     .sort((one, other) => day(one).localeCompare(day(other)) || one.seq - other.seq)[0];
 }
 
-function due(view: JobView, ground: StepGround): NextStep | undefined {
+function due(view: JobView, context: StepContext): NextStep | undefined {
   const followUp = nextPromise(view);
   if (!followUp) return undefined;
-  const today = dayIn(ground.now, ground.zone);
+  const today = dayIn(context.now, context.zone);
   const isReached = followUp.onDay !== null && followUp.onDay <= today;
   return {
     band: "due",
@@ -95,7 +95,7 @@ function due(view: JobView, ground: StepGround): NextStep | undefined {
 }
 
 /** The first move about a part that holds charge in this machine, which a tool judges and nobody has read yet. */
-function unread(view: JobView, { moves, tools }: Pick<StepGround, "moves" | "tools">): Move | undefined {
+function unread(view: JobView, { moves, tools }: Pick<StepContext, "moves" | "tools">): Move | undefined {
   return tools
     .flatMap(({ judges }) => judges.flatMap((judged) => moves.find(({ id }) => id === judged) ?? []))
     .find(
@@ -107,7 +107,7 @@ function unread(view: JobView, { moves, tools }: Pick<StepGround, "moves" | "too
 }
 
 /** The last reading of each move, where it was bad, or told nothing and its tool asks for it again. */
-function openReadings(view: JobView, tools: StepGround["tools"]): JobView["readings"] {
+function openReadings(view: JobView, tools: StepContext["tools"]): JobView["readings"] {
   const last = latestBy(view.readings, ({ moveId, toolId }) => moveId ?? toolId);
   const isAskedAgain = (toolId: string): boolean =>
     tools.find(({ id }) => id === toolId)?.next.undecided === "measure";
@@ -121,7 +121,7 @@ function openReadings(view: JobView, tools: StepGround["tools"]): JobView["readi
 function afterReading(
   reading: JobView["readings"][number],
   view: JobView,
-  { moves, tools }: Pick<StepGround, "moves" | "tools">,
+  { moves, tools }: Pick<StepContext, "moves" | "tools">,
 ): NextStep {
   const { finding, moveId, toolId } = reading;
   const tool = tools.find(({ id }) => id === toolId);
@@ -137,7 +137,7 @@ function step(stage: Stage, code: string, params: Said["params"] = {}): NextStep
 }
 
 /** What is left to do once the route is decided or something was repaired: fit, put back, test, run, sign off. */
-function repairStep(view: JobView, ground: StepGround): NextStep | undefined {
+function repairStep(view: JobView, context: StepContext): NextStep | undefined {
   const { decision, interventions } = view;
   if (!decision && interventions.length === 0) return undefined;
   if (decision?.route === "replace") return step("sign-off", "now/replace");
@@ -145,37 +145,37 @@ function repairStep(view: JobView, ground: StepGround): NextStep | undefined {
   if (decision && !isFitted) return step("put-back", "now/fit", { label: decision.label });
   const left = stillOff(view).length + view.bench.opened.length;
   if (left > 0) return step("put-back", "now/put-back", { left });
-  const { unproven } = signOffWord(view, ground);
+  const { unproven } = signOffWord(view, context);
   if (unproven.some((code) => code.startsWith("final-"))) return step("sign-off", "now/final-tests");
   if (unproven.includes("run-failed")) return step("isolate", "now/run-failed");
   if (unproven.includes("no-run")) return step("sign-off", "now/run");
   return step("sign-off", "now/sign-off");
 }
 
-function doable(view: JobView, ground: StepGround): NextStep {
+function doable(view: JobView, context: StepContext): NextStep {
   if (!view.complaint) return step("take-in", "now/complaint");
   const failed = failedChecks(view)[0];
   if (failed !== undefined)
     return step("make-safe", "now/failed-check", {
-      check: ground.deadChecks.find(({ id }) => id === failed)?.label ?? failed,
+      check: context.deadChecks.find(({ id }) => id === failed)?.label ?? failed,
     });
-  const owed = owedChecks(view, ground);
+  const owed = owedChecks(view, context);
   if (owed.length > 0 && view.interventions.length === 0)
     return step("make-safe", "now/dead-checks", { left: owed.length });
   if (view.takenIn?.family === "not-known") return step("isolate", "now/family");
-  const repair = repairStep(view, ground);
+  const repair = repairStep(view, context);
   if (repair) return repair;
-  const [open] = openReadings(view, ground.tools);
-  if (open) return afterReading(open, view, ground);
-  const toRead = unread(view, ground);
+  const [open] = openReadings(view, context.tools);
+  if (open) return afterReading(open, view, context);
+  const toRead = unread(view, context);
   if (!toRead && view.readings.length > 0) return step("isolate", "now/measured");
   if (!toRead || view.answers.length > 0) return step("isolate", "now/isolate");
   const gaps = gapsFor(
-    asSeen(view.bench, ground.isPlugFresh),
+    asSeen(view.bench, context.isPlugFresh),
     "hands-inside",
     view.machine,
-    ground.now,
-    ground.limits,
+    context.now,
+    context.limits,
   );
   return gaps.length > 0
     ? step("make-safe", "now/make-safe")
@@ -183,8 +183,8 @@ function doable(view: JobView, ground: StepGround): NextStep {
 }
 
 /** The one thing a machine waits for: a check that fell due, the owner, a timer, else what can be done this minute. */
-export function nextStep(view: JobView, ground: StepGround): NextStep {
-  const dueStep = due(view, ground);
+export function nextStep(view: JobView, context: StepContext): NextStep {
+  const dueStep = due(view, context);
   if (dueStep?.code === "due/now") return dueStep;
   if (view.signedOff)
     return (
@@ -192,7 +192,7 @@ export function nextStep(view: JobView, ground: StepGround): NextStep {
     );
   // A repair under way is not held up by what is to be looked at later.
   const isUnderWay = view.interventions.length > 0 || view.decision !== null;
-  return waiting(view, ground) ?? (isUnderWay ? doable(view, ground) : (dueStep ?? doable(view, ground)));
+  return waiting(view, context) ?? (isUnderWay ? doable(view, context) : (dueStep ?? doable(view, context)));
 }
 
 /** `locked`: it cannot be done before something else is. */
@@ -209,15 +209,15 @@ function signOffCollar(view: JobView): CollarState {
 }
 
 /** How each collar of the job's shaft is drawn. */
-export function collars(view: JobView, ground: StepGround): Record<Stage, CollarState> {
+export function collars(view: JobView, context: StepContext): Record<Stage, CollarState> {
   const safeGaps = gapsFor(
-    asSeen(view.bench, ground.isPlugFresh),
+    asSeen(view.bench, context.isPlugFresh),
     "hands-inside",
     view.machine,
-    ground.now,
-    ground.limits,
+    context.now,
+    context.limits,
   );
-  const madeSafe = safeGaps.length === 0 && owedChecks(view, ground).length === 0;
+  const madeSafe = safeGaps.length === 0 && owedChecks(view, context).length === 0;
   return {
     "take-in": view.takenIn && view.complaint ? "done" : "attention",
     "make-safe":

@@ -1,17 +1,39 @@
 import { limitOf } from "../knowledge/resolve-limits";
 import type { CapacitorPart, Limits } from "../knowledge/types";
 import { denoise, shiftDecimal } from "../quantity/decimal";
-import { formatPercent, formatText } from "../quantity/format";
 import type { CapacitorRequirement, Needed } from "./requirement";
 
 export type Fit = "fit" | "note" | "temporary" | "reject";
 
-/** One attribute of a candidate against the requirement, with the reason in words. */
+/** Why an attribute fits or does not, as a code with its figures: capacitance in farads, volts AC, shares of one. */
+export type FitReason =
+  | {
+      readonly code: "same-role" | "not-a-start-capacitor" | "start-in-run-duty";
+      readonly role: "start" | "run";
+    }
+  | { readonly code: "range-not-known" | "states-no-range" | "same-range" | "a-step-up" }
+  | { readonly code: "lower-mark-under"; readonly offered: number; readonly needed: number }
+  | { readonly code: "upper-mark-over"; readonly offered: number; readonly share: number }
+  | { readonly code: "value-not-known" | "states-a-range" | "same-value" }
+  | { readonly code: "off-value" | "off-for-a-while"; readonly share: number }
+  | { readonly code: "too-far-off"; readonly share: number; readonly needed: number }
+  | { readonly code: "not-for-ac" | "same-volts" | "polarised" | "made-for-ac" }
+  | { readonly code: "volts-under"; readonly offered: number; readonly needed: number }
+  | { readonly code: "volts-over"; readonly offered: number }
+  | { readonly code: "class-on-neither"; readonly of: ClassId }
+  | { readonly code: "class-only-here" | "class-fits"; readonly of: ClassId; readonly offered: string }
+  | { readonly code: "class-not-stated"; readonly of: ClassId; readonly needed: string }
+  | { readonly code: "class-lower"; readonly of: ClassId; readonly offered: string; readonly needed: string }
+  | { readonly code: "resistor-fitted" | "resistor-to-move" };
+
+/** One attribute of a candidate against the requirement. */
 export interface AttributeFit {
   readonly id: Needed["id"];
   readonly fit: Fit;
-  readonly reason: string;
+  readonly reason: FitReason;
 }
+
+type ClassId = "life-class" | "protection-class";
 
 export interface RankedCapacitor {
   readonly part: CapacitorPart;
@@ -26,128 +48,96 @@ const LIFE_ORDER = "ABCD";
 const micro = (value: number | undefined): number | undefined =>
   value === undefined ? undefined : shiftDecimal(value, -6);
 
+const judged = (id: Needed["id"], fit: Fit, reason: FitReason): AttributeFit => ({ id, fit, reason });
+
 function startCapacitance(need: CapacitorRequirement, part: CapacitorPart, limits: Limits): AttributeFit {
   const id = "capacitance";
   const [min, max] = [micro(part.minMicrofarads), micro(part.maxMicrofarads)];
   if (need.min === undefined || need.max === undefined)
-    return { id, fit: "reject", reason: "The old range is not known: read the marking first." };
-  if (min === undefined || max === undefined)
-    return { id, fit: "reject", reason: "It states no range, as a start capacitor does." };
+    return judged(id, "reject", { code: "range-not-known" });
+  if (min === undefined || max === undefined) return judged(id, "reject", { code: "states-no-range" });
   const top = denoise(need.max * (1 + limitOf(limits, "start-upper-share").value));
-  if (min === need.min && max === need.max) return { id, fit: "fit", reason: "Same range." };
+  if (min === need.min && max === need.max) return judged(id, "fit", { code: "same-range" });
   if (min < need.min)
-    return {
-      id,
-      fit: "reject",
-      reason: `Its lower mark ${formatText(min, "F")} is under the old ${formatText(need.min, "F")}: weak start.`,
-    };
+    return judged(id, "reject", { code: "lower-mark-under", offered: min, needed: need.min });
   if (max > top)
-    return {
-      id,
-      fit: "reject",
-      reason: `Its upper mark ${formatText(max, "F")} is more than ${formatPercent(top / need.max - 1)} above the old one: too much current.`,
-    };
-  return { id, fit: "note", reason: "A step up: check that the switch drops out, and the running current." };
+    return judged(id, "reject", { code: "upper-mark-over", offered: max, share: top / need.max - 1 });
+  return judged(id, "note", { code: "a-step-up" });
 }
 
 function runCapacitance(need: CapacitorRequirement, part: CapacitorPart, limits: Limits): AttributeFit {
   const id = "capacitance";
   const nominal = micro(part.nominalMicrofarads);
-  if (need.nominal === undefined)
-    return { id, fit: "reject", reason: "The old value is not known: read the marking first." };
-  if (nominal === undefined)
-    return { id, fit: "reject", reason: "It states a range, as a start capacitor does." };
-  const off = denoise(Math.abs(nominal / need.nominal - 1));
-  if (off === 0) return { id, fit: "fit", reason: "Same value." };
-  if (off <= limitOf(limits, "run-substitute-share").value)
-    return { id, fit: "note", reason: `${formatPercent(off)} off the value: measure the running current.` };
-  if (off <= limitOf(limits, "run-temporary-share").value)
-    return {
-      id,
-      fit: "temporary",
-      reason: `${formatPercent(off)} off: for a while only, with an end date and a current check.`,
-    };
-  return {
-    id,
-    fit: "reject",
-    reason: `${formatPercent(off)} off the value of ${formatText(need.nominal, "F")}.`,
-  };
+  if (need.nominal === undefined) return judged(id, "reject", { code: "value-not-known" });
+  if (nominal === undefined) return judged(id, "reject", { code: "states-a-range" });
+  const share = denoise(Math.abs(nominal / need.nominal - 1));
+  if (share === 0) return judged(id, "fit", { code: "same-value" });
+  if (share <= limitOf(limits, "run-substitute-share").value)
+    return judged(id, "note", { code: "off-value", share });
+  if (share <= limitOf(limits, "run-temporary-share").value)
+    return judged(id, "temporary", { code: "off-for-a-while", share });
+  return judged(id, "reject", { code: "too-far-off", share, needed: need.nominal });
 }
 
-function notLower(
-  id: Needed["id"],
-  order: string,
-  needed: string | undefined,
-  offered: string | undefined,
-  what: string,
-): AttributeFit {
+/** A class may be better than the old one, never lower. Life classes run from A, the longest, to D. */
+function notLower(id: ClassId, needed: string | undefined, offered: string | undefined): AttributeFit {
   if (needed === undefined)
-    return {
-      id,
-      fit: offered === undefined ? "note" : "fit",
-      reason:
-        offered === undefined
-          ? `No ${what} stated on either.`
-          : `${what} ${offered}; the old one states none.`,
-    };
-  if (offered === undefined) return { id, fit: "reject", reason: `States no ${what}; ${needed} is needed.` };
-  const isLower = order === LIFE_ORDER ? order.indexOf(offered) > order.indexOf(needed) : offered < needed;
+    return offered === undefined
+      ? judged(id, "note", { code: "class-on-neither", of: id })
+      : judged(id, "fit", { code: "class-only-here", of: id, offered });
+  if (offered === undefined) return judged(id, "reject", { code: "class-not-stated", of: id, needed });
+  const isLower =
+    id === "life-class" ? LIFE_ORDER.indexOf(offered) > LIFE_ORDER.indexOf(needed) : offered < needed;
   return isLower
-    ? { id, fit: "reject", reason: `${what} ${offered} is lower than ${needed}.` }
-    : { id, fit: "fit", reason: `${what} ${offered}.` };
+    ? judged(id, "reject", { code: "class-lower", of: id, offered, needed })
+    : judged(id, "fit", { code: "class-fits", of: id, offered });
+}
+
+function roleFit({ role }: CapacitorRequirement, part: CapacitorPart): AttributeFit {
+  if (part.role === role) return judged("kind", "fit", { code: "same-role", role });
+  return judged("kind", "reject", {
+    code: role === "run" ? "start-in-run-duty" : "not-a-start-capacitor",
+    role,
+  });
+}
+
+function voltageFit(
+  { voltsAc: needed }: CapacitorRequirement,
+  { voltsAc: offered }: CapacitorPart,
+): AttributeFit {
+  if (offered === 0) return judged("voltage", "reject", { code: "not-for-ac" });
+  if (offered < needed) return judged("voltage", "reject", { code: "volts-under", offered, needed });
+  return judged(
+    "voltage",
+    "fit",
+    offered === needed ? { code: "same-volts" } : { code: "volts-over", offered },
+  );
 }
 
 /** Hard limits first: what SAFETY never lets pass is rejected whatever the school. */
 function attributesOf(need: CapacitorRequirement, part: CapacitorPart, limits: Limits): AttributeFit[] {
-  const isKind = part.role === need.role;
-  const kind: AttributeFit = isKind
-    ? { id: "kind", fit: "fit", reason: `A ${need.role} capacitor.` }
-    : {
-        id: "kind",
-        fit: "reject",
-        reason:
-          need.role === "run"
-            ? "A start capacitor in run duty overheats and bursts."
-            : "Not a start capacitor.",
-      };
-  const voltage: AttributeFit =
-    part.voltsAc < need.voltsAc
-      ? {
-          id: "voltage",
-          fit: "reject",
-          reason:
-            part.voltsAc === 0
-              ? "Not rated for AC at all."
-              : `${formatText(part.voltsAc, "V")} is under the ${formatText(need.voltsAc, "V")} needed.`,
-        }
-      : {
-          id: "voltage",
-          fit: "fit",
-          reason:
-            part.voltsAc === need.voltsAc
-              ? "Same volts."
-              : `${formatText(part.voltsAc, "V")}: higher is fine if it fits the cover.`,
-        };
-  const alternating: AttributeFit = part.polarised
-    ? { id: "alternating", fit: "reject", reason: "A polarised capacitor bursts on AC." }
-    : { id: "alternating", fit: "fit", reason: "Made for AC." };
-  const resistor: AttributeFit[] = need.hasResistor
-    ? [
-        part.hasResistor
-          ? { id: "resistor", fit: "fit", reason: "Resistor fitted." }
-          : { id: "resistor", fit: "note", reason: "Move the old resistor over if it measures in its band." },
-      ]
-    : [];
-  const classes: AttributeFit[] =
-    need.role === "run"
+  const isRun = need.role === "run";
+  return [
+    roleFit(need, part),
+    isRun ? runCapacitance(need, part, limits) : startCapacitance(need, part, limits),
+    voltageFit(need, part),
+    part.polarised
+      ? judged("alternating", "reject", { code: "polarised" })
+      : judged("alternating", "fit", { code: "made-for-ac" }),
+    ...(isRun
       ? [
-          notLower("life-class", LIFE_ORDER, need.lifeClass, part.lifeClass, "life class"),
-          notLower("protection-class", "S", need.protectionClass, part.protectionClass, "protection"),
+          notLower("life-class", need.lifeClass, part.lifeClass),
+          notLower("protection-class", need.protectionClass, part.protectionClass),
         ]
-      : [];
-  const capacitance =
-    need.role === "start" ? startCapacitance(need, part, limits) : runCapacitance(need, part, limits);
-  return [kind, capacitance, voltage, alternating, ...classes, ...resistor];
+      : []),
+    ...(need.hasResistor
+      ? [
+          part.hasResistor
+            ? judged("resistor", "fit", { code: "resistor-fitted" })
+            : judged("resistor", "note", { code: "resistor-to-move" }),
+        ]
+      : []),
+  ];
 }
 
 function worst(attributes: readonly AttributeFit[]): Fit {

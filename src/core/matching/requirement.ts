@@ -2,7 +2,6 @@ import { limitOf } from "../knowledge/resolve-limits";
 import type { Limits } from "../knowledge/types";
 import type { CapacitorMark } from "../markings/capacitor";
 import { denoise } from "../quantity/decimal";
-import { formatQuantity, formatText } from "../quantity/format";
 
 /** Where a value of the requirement comes from: what it is worth depends on it. */
 export type From = "marked" | "measured" | "worked-out" | "assumed";
@@ -17,8 +16,6 @@ export interface Needed {
     | "life-class"
     | "protection-class"
     | "resistor";
-  readonly label: string;
-  readonly words: string;
   readonly from: From;
   readonly isHard: boolean;
 }
@@ -46,13 +43,6 @@ function protectionOf(mark: CapacitorMark): string | undefined {
   return text ? `S${text.slice(-1)}` : undefined;
 }
 
-function capacitanceWords(mark: CapacitorMark): string {
-  if (mark.nominal !== undefined) return formatText(mark.nominal, "F");
-  return mark.band
-    ? `${formatQuantity(mark.band.min, "F").number} to ${formatText(mark.band.max, "F")}`
-    : "not known";
-}
-
 /**
  * The requirement that an old capacitor's marking makes, each value with where it came from.
  * @param supplyVolts what is assumed from where the mark names no voltage
@@ -75,13 +65,10 @@ export function capacitorRequirement(
           max: denoise(mark.nominal * (1 + limitOf(limits, "capacitor-start-tolerance-assumed").value)),
         }
       : mark.band;
-  const one = (id: Needed["id"], label: string, words: string, from: From, isHard = true): Needed => ({
-    id,
-    label,
-    words,
-    from,
-    isHard,
-  });
+  const one = (id: Needed["id"], from: From, isHard = true): Needed => ({ id, from, isHard });
+  /** A class that is not marked is only preferred. */
+  const classOf = (id: Needed["id"], marked: string | undefined): Needed =>
+    one(id, marked ? "marked" : "assumed", marked !== undefined);
   return {
     role,
     ...(band ? { min: band.min, max: band.max } : {}),
@@ -91,40 +78,14 @@ export function capacitorRequirement(
     ...(protectionClass ? { protectionClass } : {}),
     hasResistor,
     needed: [
-      one("kind", "Kind", `${role} capacitor`, mark.role === role ? "marked" : "assumed"),
-      one("capacitance", "Capacitance", capacitanceWords(mark), "marked"),
-      one(
-        "voltage",
-        "Volts AC",
-        `at least ${formatText(volts, "V")}`,
-        mark.voltsAc === undefined ? "assumed" : "marked",
-      ),
-      one("alternating", "For AC", "not polarised", "worked-out"),
+      one("kind", mark.role === role ? "marked" : "assumed"),
+      one("capacitance", "marked"),
+      one("voltage", mark.voltsAc === undefined ? "assumed" : "marked"),
+      one("alternating", "worked-out"),
       ...(role === "run"
-        ? [
-            one(
-              "life-class",
-              "Life class",
-              lifeClass ?? "not marked",
-              lifeClass ? "marked" : "assumed",
-              lifeClass !== undefined,
-            ),
-          ]
+        ? [classOf("life-class", lifeClass), classOf("protection-class", protectionClass)]
         : []),
-      ...(role === "run"
-        ? [
-            one(
-              "protection-class",
-              "Protection",
-              protectionClass ?? "not marked",
-              protectionClass ? "marked" : "assumed",
-              protectionClass !== undefined,
-            ),
-          ]
-        : []),
-      ...(hasResistor
-        ? [one("resistor", "Bleed resistor", "fitted, or moved from the old one", "measured")]
-        : []),
+      ...(hasResistor ? [one("resistor", "measured")] : []),
     ],
   };
 }

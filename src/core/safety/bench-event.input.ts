@@ -42,8 +42,8 @@ const BENCH_EVENTS = {
     id: oneOf("Held", ["springs", "lifted-load", "belt"]),
     is: oneOf("Held", ["held", "free", "none"]),
   }),
-  minded: strictObject({
-    event: oneOf("event", ["minded"]),
+  "seen-to": strictObject({
+    event: oneOf("event", ["seen-to"]),
     id: yup.string().label("Hazard").required().max(60),
   }),
   load: strictObject({ event: oneOf("event", ["load"]), is: oneOf("Load", ["coupled", "separated"]) }),

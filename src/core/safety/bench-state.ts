@@ -36,7 +36,7 @@ export interface BenchState {
   readonly nothingStores: boolean;
   readonly held: readonly HeldItem[];
   /** Hazards the repairer has read and seen to; they withhold nothing. */
-  readonly minded: readonly string[];
+  readonly hazardsSeenTo: readonly string[];
   readonly opened: readonly string[];
   readonly load: "coupled" | "separated" | "not-known";
   readonly temperature: "cold" | "warm" | "hot" | "not-known";
@@ -48,7 +48,7 @@ export const AT_THE_DOOR: BenchState = {
   stored: [],
   nothingStores: false,
   held: [],
-  minded: [],
+  hazardsSeenTo: [],
   opened: [],
   load: "not-known",
   temperature: "not-known",
@@ -170,8 +170,8 @@ export function applyBenchEvent(
         ...state,
         held: [...state.held.filter(({ id }) => id !== event.id), { id: event.id, is: event.is }],
       });
-    case "minded":
-      return ok({ ...state, minded: [...new Set([...state.minded, event.id])] });
+    case "seen-to":
+      return ok({ ...state, hazardsSeenTo: [...new Set([...state.hazardsSeenTo, event.id])] });
     case "load":
       return ok({ ...state, load: event.is });
     case "temperature":
@@ -212,10 +212,10 @@ export function asSeen(state: BenchState, isFresh: boolean): BenchState {
   return isFresh ? state : { ...state, ...doubted(state) };
 }
 
-export type StoredStanding = "not-read" | "charged" | "lapsed" | "drained" | "clip" | "cannot" | "none";
+export type ChargeState = "not-read" | "charged" | "lapsed" | "drained" | "clip" | "cannot" | "none";
 
 /** How one item that can hold charge stands at `now`. */
-export function storedStanding(state: BenchState, id: StoreId, now: string, limits: Limits): StoredStanding {
+export function chargeState(state: BenchState, id: StoreId, now: string, limits: Limits): ChargeState {
   if (state.nothingStores) return "none";
   const item = state.stored.find((one) => one.id === id);
   if (!item) return "not-read";
@@ -228,7 +228,7 @@ export function storedStanding(state: BenchState, id: StoreId, now: string, limi
 /** What still stands between the hands and the machine; empty when the need is met. */
 export type BenchGap = "plug" | "battery" | "charge" | "springs" | "lifted-load" | "belt";
 
-const SETTLED: ReadonlySet<StoredStanding> = new Set<StoredStanding>(["drained", "clip", "none"]);
+const SETTLED: ReadonlySet<ChargeState> = new Set<ChargeState>(["drained", "clip", "none"]);
 
 /** Nothing from outside reaches it. A battery machine that is not on a charger has no plug to speak of. */
 function isCutOff(state: BenchState, machine: BenchMachine): boolean {
@@ -258,8 +258,8 @@ export function gapsFor(
   if (!isCutOff(state, machine)) gaps.push("plug");
   if (hasBatteryIn(state, machine)) gaps.push("battery");
   if (need === "plug-out") return gaps;
-  const isSettled = machine.stores.every((id) => SETTLED.has(storedStanding(state, id, now, limits)));
-  const isCharged = state.stored.some(({ id }) => !SETTLED.has(storedStanding(state, id, now, limits)));
+  const isSettled = machine.stores.every((id) => SETTLED.has(chargeState(state, id, now, limits)));
+  const isCharged = state.stored.some(({ id }) => !SETTLED.has(chargeState(state, id, now, limits)));
   if (!isSettled || isCharged) gaps.push("charge");
   const loose = new Set(state.held.filter(({ is }) => is === "free").map(({ id }) => id));
   const settled = new Set(state.held.filter(({ is }) => is !== "free").map(({ id }) => id));

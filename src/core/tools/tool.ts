@@ -7,7 +7,7 @@ import type { Evidence, Figure, Finding, Said, Verdict } from "./finding.input";
 import { withoutLeads } from "./leads";
 
 /** What a tool stands on: limits as they hold in this shop, and the state of the knowledge. */
-export interface ToolGround {
+export interface ToolContext {
   readonly limits: Limits;
   readonly knowledgeVersion: string;
 }
@@ -54,7 +54,7 @@ export interface Tool extends ToolCard {
   /** A worked example of the input: shown by GET /api/tools and run by the contract test. */
   readonly example: unknown;
   /** Parse, then analyse. Never throws for bad input; always gives a verdict for good input. */
-  run(raw: unknown, ground: ToolGround): Result<Finding>;
+  run(raw: unknown, context: ToolContext): Result<Finding>;
 }
 
 interface SaidOf<C extends string> extends Said {

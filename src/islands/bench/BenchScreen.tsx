@@ -1,9 +1,9 @@
 import { useStore } from "@nanostores/react";
 import { useEffect, useRef, useState } from "react";
+import type { JobView } from "@/core/job/log/reduce";
 import { type Band, collars, type NextStep, nextStep } from "@/core/job/next-step";
-import type { JobView } from "@/core/job/reduce";
 import { asSeen } from "@/core/safety/bench-state";
-import { type BenchSummary, benchSummary } from "@/core/safety/bench-words";
+import { type BenchSummary, benchSummary } from "@/core/safety/bench-summary";
 import type { Shop } from "@/core/shop/shop";
 import { BenchBadge } from "../frame/BenchBadge";
 import { MiniShaft } from "../frame/JobShaft";
@@ -19,7 +19,7 @@ export interface BenchJob {
   readonly ownerName: string;
 }
 
-interface Standing extends BenchJob {
+interface JobOnBench extends BenchJob {
   readonly step: NextStep;
   readonly summary: BenchSummary;
   readonly collars: ReturnType<typeof collars>;
@@ -55,12 +55,12 @@ const CODE_ORDER: readonly string[] = [
   "due/later",
 ];
 
-function rank({ step, view }: Standing): [number, string, number] {
+function rank({ step, view }: JobOnBench): [number, string, number] {
   const place = CODE_ORDER.indexOf(step.code);
   return [place === -1 ? CODE_ORDER.length : place, step.until ?? "", view.jobId];
 }
 
-function inOrder(one: Standing, other: Standing): number {
+function inOrder(one: JobOnBench, other: JobOnBench): number {
   const [a, b] = [rank(one), rank(other)];
   return a[0] - b[0] || a[1].localeCompare(b[1]) || a[2] - b[2];
 }
@@ -69,26 +69,26 @@ function noTouches(): boolean {
   return false;
 }
 
-function useStanding(jobs: readonly BenchJob[], shop: Shop): readonly Standing[] {
+function useJobsOnBench(jobs: readonly BenchJob[], shop: Shop): readonly JobOnBench[] {
   const now = useNow(shop.now);
   const isFreshFor = useWatches();
   useTouches(undefined, noTouches);
   const { limits, deadChecks, moves, tools, settings } = shop;
   return jobs.map(({ view, ownerName }) => {
     const isPlugFresh = isFreshFor(view, now, limits);
-    const ground = { deadChecks, moves, tools, limits, now, zone: settings.zone, isPlugFresh };
+    const context = { deadChecks, moves, tools, limits, now, zone: settings.zone, isPlugFresh };
     return {
       view,
       ownerName,
-      step: nextStep(view, ground),
-      collars: collars(view, ground),
+      step: nextStep(view, context),
+      collars: collars(view, context),
       summary: benchSummary(asSeen(view.bench, isPlugFresh), view.machine, now, limits),
     };
   });
 }
 
-function Loudest({ standing, zone }: { readonly standing: Standing; readonly zone: string }) {
-  const { view, step, ownerName, summary } = standing;
+function Loudest({ jobOnBench, zone }: { readonly jobOnBench: JobOnBench; readonly zone: string }) {
+  const { view, step, ownerName, summary } = jobOnBench;
   return (
     <div className="move mt-2 flex flex-wrap items-center gap-x-6 gap-y-3 px-5 py-4">
       <div className="min-w-0 flex-1 basis-[280px]">
@@ -105,8 +105,8 @@ function Loudest({ standing, zone }: { readonly standing: Standing; readonly zon
   );
 }
 
-function BenchLine({ standing, zone }: { readonly standing: Standing; readonly zone: string }) {
-  const { view, step, ownerName, summary } = standing;
+function BenchLine({ jobOnBench, zone }: { readonly jobOnBench: JobOnBench; readonly zone: string }) {
+  const { view, step, ownerName, summary } = jobOnBench;
   return (
     <li className="border-rule border-t">
       <a
@@ -126,7 +126,7 @@ function BenchLine({ standing, zone }: { readonly standing: Standing; readonly z
           ) : null}
           {stepWords(step, zone)}
         </span>
-        <MiniShaft now={step.stage} collars={standing.collars} />
+        <MiniShaft now={step.stage} collars={jobOnBench.collars} />
         <BenchBadge summary={summary} isSmall />
       </a>
     </li>
@@ -134,7 +134,7 @@ function BenchLine({ standing, zone }: { readonly standing: Standing; readonly z
 }
 
 /** What is signed off, folded: it stands here no more, and its log is one tap away. */
-function Gone({ lines, zone }: { readonly lines: readonly Standing[]; readonly zone: string }) {
+function Gone({ lines, zone }: { readonly lines: readonly JobOnBench[]; readonly zone: string }) {
   if (lines.length === 0) return null;
   return (
     <details className="mt-4">
@@ -143,7 +143,7 @@ function Gone({ lines, zone }: { readonly lines: readonly Standing[]; readonly z
       </summary>
       <ul>
         {lines.map((one) => (
-          <BenchLine key={one.view.jobId} standing={one} zone={zone} />
+          <BenchLine key={one.view.jobId} jobOnBench={one} zone={zone} />
         ))}
       </ul>
     </details>
@@ -167,7 +167,7 @@ function placeOf(view: JobView): string {
 }
 
 interface PlacesProps {
-  readonly all: readonly Standing[];
+  readonly all: readonly JobOnBench[];
   readonly place: string | undefined;
   onPlace(place: string | undefined): void;
 }
@@ -246,9 +246,9 @@ export function BenchScreen({
   readonly shop: Shop;
 }) {
   const jobs = useBenchJobs(fromPage);
-  const all = useStanding(jobs, shop);
+  const all = useJobsOnBench(jobs, shop);
   const [place, setPlace] = useState<string | undefined>(undefined);
-  const standing = place === undefined ? all : all.filter(({ view }) => placeOf(view) === place);
+  const shown = place === undefined ? all : all.filter(({ view }) => placeOf(view) === place);
   const { zone, shopName } = shop.settings;
   if (jobs.length === 0)
     return (
@@ -267,7 +267,7 @@ export function BenchScreen({
       </div>
       <Places all={all} place={place} onPlace={setPlace} />
       {BANDS.map(({ band, title, empty }) => {
-        const lines = standing.filter(({ step }) => step.band === band).sort(inOrder);
+        const lines = shown.filter(({ step }) => step.band === band).sort(inOrder);
         const [first, ...rest] = lines;
         const isNow = band === "now";
         return (
@@ -275,17 +275,17 @@ export function BenchScreen({
             <h2 className="border-ring border-b-2 pb-1 font-bold text-lg">
               {title} <span className="num font-normal text-soft">{lines.length}</span>
             </h2>
-            {isNow && first ? <Loudest standing={first} zone={zone} /> : null}
+            {isNow && first ? <Loudest jobOnBench={first} zone={zone} /> : null}
             {lines.length === 0 ? <p className="py-3 text-soft">{empty}</p> : null}
             <ul className={isNow ? "mt-2" : ""}>
               {(isNow ? rest : lines).map((one) => (
-                <BenchLine key={one.view.jobId} standing={one} zone={zone} />
+                <BenchLine key={one.view.jobId} jobOnBench={one} zone={zone} />
               ))}
             </ul>
           </section>
         );
       })}
-      <Gone lines={standing.filter(({ step }) => step.band === "gone")} zone={zone} />
+      <Gone lines={shown.filter(({ step }) => step.band === "gone")} zone={zone} />
     </PlainFrame>
   );
 }

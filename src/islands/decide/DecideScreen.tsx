@@ -3,17 +3,17 @@ import { type Decision, decide, needsProof } from "@/core/decision/decide";
 import { decisionCase, machinePrice } from "@/core/decision/decision-case";
 import type { Route } from "@/core/decision/routes";
 import type { Isolation } from "@/core/isolation/isolate";
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
 import type { Knowledge } from "@/core/knowledge/types";
 import { formatMoney } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
+import { NotCovered } from "../engine/NotCovered";
+import { faultLabel, repairLabel } from "../engine/names";
+import { useIsolation } from "../engine/use-isolation";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { JobFrame } from "../frame/JobFrame";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
-import { NotCovered } from "../isolation/NotCovered";
-import { faultLabel, repairLabel } from "../isolation/names";
-import { useIsolation } from "../isolation/use-isolation";
 import { usePost } from "../state/use-post";
 import { inSentence } from "../words/in-sentence";
 import { decisionSentence, routeLabel } from "../words/routes";
@@ -128,8 +128,8 @@ function Take({ job, shop, isolation, knowledge, decision, chosen, onLeave }: Ta
 
 function Ready({ job, shop, isolation, knowledge }: ReadyProps) {
   const { currency } = shop.settings;
-  const kase = decisionCase(isolation.trials, job.prices, knowledge, shop.parameters);
-  const decision = decide(kase, isolation.suspects[0], knowledge.faults);
+  const options = decisionCase(isolation.trials, job.prices, knowledge, shop.parameters);
+  const decision = decide(options, isolation.suspects[0], knowledge.faults);
   const [ownId, setOwnId] = useState<Route["id"] | undefined>(undefined);
   const chosen = ownId === undefined ? decision.best : decision.routes[ownId];
   const money = (minor: number): string => formatMoney(Math.round(minor), currency);
@@ -181,7 +181,7 @@ function Ready({ job, shop, isolation, knowledge }: ReadyProps) {
           currency={currency}
           of="machine"
           label="Another machine costs"
-          minor={kase.machineMinor}
+          minor={options.machineMinor}
           isAssumed={job.prices["machine"] === undefined}
           flips={
             decision.machineFlip === null
@@ -195,7 +195,7 @@ function Ready({ job, shop, isolation, knowledge }: ReadyProps) {
           currency={currency}
           of="fit-motor"
           label="Another motor costs"
-          minor={kase.motor.partMinor}
+          minor={options.motor.partMinor}
           isAssumed={job.prices["fit-motor"] === undefined}
           flips={undefined}
         />
@@ -203,7 +203,7 @@ function Ready({ job, shop, isolation, knowledge }: ReadyProps) {
           {decision.firstRepairFlip === null
             ? ""
             : `The first repair stays the right one up to ${money(decision.firstRepairFlip)} for it, time and part together. `}
-          Time counts at {money(kase.minuteMinor * 60)} an hour, whatever is charged; parts from{" "}
+          Time counts at {money(options.minuteMinor * 60)} an hour, whatever is charged; parts from{" "}
           <a
             className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
             href={`/jobs/${job.jobId}/match`}

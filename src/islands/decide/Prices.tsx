@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
 import { formatMoney, minorDigits } from "@/core/quantity/format";
 import { parseMoney } from "@/core/quantity/money";
 import { Field } from "../fields/Field";

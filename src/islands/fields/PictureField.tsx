@@ -1,5 +1,5 @@
 import Camera from "lucide-react/icons/camera";
-import type { Picture } from "@/core/job/entry";
+import type { Picture } from "@/core/job/log/entry";
 import { usePictureSender } from "../state/send-picture";
 import { Problem } from "./Problem";
 

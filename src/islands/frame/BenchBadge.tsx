@@ -1,4 +1,5 @@
-import type { BenchLevel, BenchSummary } from "@/core/safety/bench-words";
+import type { BenchLevel, BenchSummary } from "@/core/safety/bench-summary";
+import { benchWords } from "../words/bench-state";
 
 const PATTERN: Readonly<Record<BenchLevel, string>> = { live: "hatched", charge: "half-hatched", hands: "" };
 
@@ -31,6 +32,7 @@ interface BadgeProps {
 
 /** The bench state in words and pattern, never colour alone. */
 export function BenchBadge({ summary, href, isSmall = false }: BadgeProps) {
+  const { words, check } = benchWords(summary);
   const inner = (
     <span
       className={`flex w-fit items-center rounded-[3px] border-[1.5px] border-ink ${isSmall ? "p-[3px]" : "min-h-11 p-[5px]"} ${PATTERN[summary.level]}`}
@@ -39,18 +41,13 @@ export function BenchBadge({ summary, href, isSmall = false }: BadgeProps) {
         className={`flex items-center bg-paper px-2 leading-tight ${isSmall ? "min-h-7 gap-1" : "min-h-8 gap-2 font-semibold"}`}
       >
         <BenchSign level={summary.level} />
-        <span>{summary.words}</span>
+        <span>{words}</span>
       </span>
     </span>
   );
   if (!href) return inner;
   return (
-    <a
-      href={href}
-      title={summary.check}
-      data-testid="bench-state"
-      aria-label={`Bench state: ${summary.words}. ${summary.check}`}
-    >
+    <a href={href} title={check} data-testid="bench-state" aria-label={`Bench state: ${words}. ${check}`}>
       {inner}
     </a>
   );

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
 import type { Stage } from "@/core/job/stages";
 import type { DeadCheck } from "@/core/knowledge/types";
 import { formatReading, formatText } from "@/core/quantity/format";

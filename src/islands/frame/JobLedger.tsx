@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { JobView, LedgerLine } from "@/core/job/reduce";
+import type { JobView, LedgerLine } from "@/core/job/log/reduce";
 import type { Stage } from "@/core/job/stages";
 import { formatInstant } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";

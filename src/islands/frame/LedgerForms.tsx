@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from "react";
-import { LATER_UNSAID } from "@/core/job/nothing-said";
-import type { JobView } from "@/core/job/reduce";
+import { EMPTY_FOLLOW_UP_FACTS } from "@/core/job/log/empty-facts";
+import type { JobView } from "@/core/job/log/reduce";
 import type { Stage } from "@/core/job/stages";
 import { Field } from "../fields/Field";
 import { useAwake } from "../state/awake";
@@ -49,7 +49,7 @@ function postedBy(form: Form, draft: LedgerDraft, stage: Stage): Posted {
         kind: "follow-up",
         stage,
         payload: {
-          ...LATER_UNSAID,
+          ...EMPTY_FOLLOW_UP_FACTS,
           what: draft.what,
           onDay: draft.onDay === "" ? null : draft.onDay,
           condition: draft.condition,

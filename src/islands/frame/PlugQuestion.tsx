@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
 import type { Stage } from "@/core/job/stages";
 import { hasOwnBattery, type PlugEvidence } from "@/core/safety/bench-state";
 import { Field } from "../fields/Field";

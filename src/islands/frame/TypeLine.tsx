@@ -1,7 +1,7 @@
 import { Command } from "cmdk";
 import { useEffect, useRef, useState } from "react";
 import { type CapacitorMark, parseCapacitorMark } from "@/core/markings/capacitor";
-import { type NameplateLine, parseNameplate } from "@/core/markings/nameplate";
+import { type NameplateLine, parseNameplate } from "@/core/nameplate/type-line";
 import { request } from "../state/api";
 import { useToolList } from "./use-tool-list";
 

@@ -1,6 +1,6 @@
 import { useStore } from "@nanostores/react";
 import { useEffect, useState } from "react";
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
 import type { Stage } from "@/core/job/stages";
 import type { Shop } from "@/core/shop/shop";
 import { $lastKept } from "../state/tabs";

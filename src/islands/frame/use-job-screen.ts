@@ -1,10 +1,10 @@
 import { useCallback, useMemo } from "react";
+import type { JobView } from "@/core/job/log/reduce";
 import { type CollarState, collars, type NextStep, nextStep } from "@/core/job/next-step";
-import type { JobView } from "@/core/job/reduce";
 import type { Stage } from "@/core/job/stages";
 import type { BenchNeed } from "@/core/knowledge/types";
 import { asSeen, type BenchGap, type BenchState, gapsFor } from "@/core/safety/bench-state";
-import { type BenchSummary, benchSummary } from "@/core/safety/bench-words";
+import { type BenchSummary, benchSummary } from "@/core/safety/bench-summary";
 import type { Shop } from "@/core/shop/shop";
 import { useNow } from "../state/clock";
 import { $job, useJob } from "../state/job";
@@ -36,19 +36,19 @@ export function useJobScreen(fromPage: JobView, shop: Shop): JobScreen {
   useTouches(job.jobId, isStillFresh);
   return useMemo(() => {
     const bench = asSeen(job.bench, isPlugFresh);
-    const ground = { deadChecks, moves, tools, limits, now, zone: shop.settings.zone, isPlugFresh };
+    const context = { deadChecks, moves, tools, limits, now, zone: shop.settings.zone, isPlugFresh };
     return {
       job,
       now,
       bench,
       summary: benchSummary(bench, job.machine, now, limits),
-      collars: collars(job, ground),
-      step: nextStep(job, ground),
+      collars: collars(job, context),
+      step: nextStep(job, context),
       wasAboutTo:
         !isPlugFresh &&
         !job.signedOff &&
         gapsFor(job.bench, "plug-out", job.machine, now, limits).length === 0
-          ? nextStep(job, { ...ground, isPlugFresh: true })
+          ? nextStep(job, { ...context, isPlugFresh: true })
           : undefined,
       gaps: (need) => gapsFor(bench, need, job.machine, now, limits),
     };

@@ -1,5 +1,5 @@
 import type { Conflict as Contradiction } from "@/core/isolation/conflict";
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
 import type { Knowledge } from "@/core/knowledge/types";
 import type { Shop } from "@/core/shop/shop";
 import { Problem } from "../fields/Problem";

@@ -1,9 +1,9 @@
 import type { Isolation } from "@/core/isolation/isolate";
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
 import { formatChance } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
+import { useSettleKind } from "../engine/settle-kind";
 import { Problem } from "../fields/Problem";
-import { useSettleKind } from "../isolation/settle-kind";
 import { inSentence } from "../words/in-sentence";
 
 interface KindsProps {

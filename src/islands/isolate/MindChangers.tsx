@@ -1,7 +1,7 @@
 import type { Isolation } from "@/core/isolation/isolate";
 import type { Knowledge } from "@/core/knowledge/types";
 import { formatChance } from "@/core/quantity/format";
-import { faultLabel } from "../isolation/names";
+import { faultLabel } from "../engine/names";
 import { inSentence } from "../words/in-sentence";
 
 interface MindChangersProps {

@@ -1,9 +1,9 @@
 import type { Standpoint } from "@/core/isolation/history";
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
 import type { Knowledge } from "@/core/knowledge/types";
 import { formatChance } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
-import { faultLabel } from "../isolation/names";
+import { faultLabel } from "../engine/names";
 import { type SayLine, useLineWords } from "../words/use-tool-words";
 
 interface StandpointsProps {

@@ -1,10 +1,10 @@
 import type { Suspect } from "@/core/isolation/explain";
 import type { Isolation } from "@/core/isolation/isolate";
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
 import type { Fault, Knowledge } from "@/core/knowledge/types";
 import { formatChance, formatMoney } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
-import { faultLabel, repairLabel } from "../isolation/names";
+import { faultLabel, repairLabel } from "../engine/names";
 import { inSentence } from "../words/in-sentence";
 import { type SayLine, useLineWords } from "../words/use-tool-words";
 

@@ -1,6 +1,6 @@
-import { recallsFor } from "@/core/job/recall";
-import type { JobView } from "@/core/job/reduce";
-import { hazardFacts } from "@/core/job/reduce";
+import { recallsFor } from "@/core/job/door/recall";
+import type { JobView } from "@/core/job/log/reduce";
+import { hazardFacts } from "@/core/job/log/reduce";
 import type { Hazard } from "@/core/knowledge/types";
 import type { BenchState, Holdable } from "@/core/safety/bench-state";
 import { HOLDABLE, hazardsFor } from "@/core/safety/hazards";
@@ -27,7 +27,7 @@ function isHoldable(id: string): id is Holdable {
 /** Whether a hazard was seen to, as far as a tick can say so. */
 export function isSeenTo(hazard: Hazard, bench: BenchState): boolean {
   if (isHoldable(hazard.id)) return bench.held.some(({ id, is }) => id === hazard.id && is !== "free");
-  return bench.minded.includes(hazard.id);
+  return bench.hazardsSeenTo.includes(hazard.id);
 }
 
 export function hazardsOf(job: JobView, shop: Shop): Hazard[] {
@@ -62,11 +62,11 @@ function Ticks({ job, bench, hazard }: LineProps) {
   const evidence = BY_EVIDENCE[id];
   if (evidence) return <span className="text-soft">{evidence}</span>;
   if (!isHoldable(id))
-    return bench.minded.includes(id) ? (
+    return bench.hazardsSeenTo.includes(id) ? (
       <span className="text-soft">seen to</span>
     ) : (
       <>
-        {button("Seen to", { event: "minded", id })}
+        {button("Seen to", { event: "seen-to", id })}
         <Problem text={problem} />
       </>
     );

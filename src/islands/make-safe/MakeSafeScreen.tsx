@@ -1,5 +1,5 @@
+import type { JobView } from "@/core/job/log/reduce";
 import { failedChecks, owedChecks } from "@/core/job/next-step";
-import type { JobView } from "@/core/job/reduce";
 import type { Shop } from "@/core/shop/shop";
 import { DeadChecks } from "../frame/DeadChecks";
 import { JobFrame } from "../frame/JobFrame";
@@ -7,6 +7,7 @@ import { Part } from "../frame/Part";
 import { PlugQuestion } from "../frame/PlugQuestion";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
 import { useAwake } from "../state/awake";
+import { benchWords } from "../words/bench-state";
 import { HazardStops, Hazards, hazardsOf, isByEvidence, isSeenTo } from "./Hazards";
 import { OpenCovers } from "./OpenCovers";
 import { StoredCharge } from "./StoredCharge";
@@ -48,7 +49,9 @@ function Stop({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
 function Ready({ screen }: { readonly screen: JobScreen }) {
   return (
     <div className="move mb-3 flex flex-wrap items-center gap-5 px-5 py-4">
-      <h2 className="font-bold text-[30px] leading-tight tracking-tight">{screen.summary.words}</h2>
+      <h2 className="font-bold text-[30px] leading-tight tracking-tight">
+        {benchWords(screen.summary).words}
+      </h2>
       <a className="btn btn-primary btn-loud" href={`/jobs/${screen.job.jobId}/measure`}>
         Measure
       </a>
@@ -77,7 +80,12 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
   return (
     <>
       {step === undefined ? <Ready screen={screen} /> : null}
-      <Part title={plugTitle(job)} isNow={step === "plug"} isDone={isPlugOut} done={screen.summary.words}>
+      <Part
+        title={plugTitle(job)}
+        isNow={step === "plug"}
+        isDone={isPlugOut}
+        done={benchWords(screen.summary).words}
+      >
         <PlugQuestion job={job} stage="make-safe" />
       </Part>
       <Part
@@ -101,7 +109,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
         title="Is anything charged?"
         isNow={step === "charge"}
         isDone={isPlugOut && isDrained}
-        done={screen.summary.words}
+        done={benchWords(screen.summary).words}
       >
         {isPlugOut ? null : (
           <p className="pb-2 font-semibold text-oxide">First the plug: nothing is touched until it is out.</p>

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
 import type { Shop } from "@/core/shop/shop";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";

@@ -1,9 +1,9 @@
 import { useState } from "react";
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
 import type { StoreId } from "@/core/knowledge/types";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { formatInstant, formatText } from "@/core/quantity/format";
-import { type BenchState, storedStanding } from "@/core/safety/bench-state";
+import { type BenchState, chargeState } from "@/core/safety/bench-state";
 import type { Shop } from "@/core/shop/shop";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
@@ -24,8 +24,8 @@ interface StoredProps {
 
 type ItemProps = StoredProps & { readonly id: StoreId };
 
-function Standing({ bench, id, now, shop }: ItemProps) {
-  const standing = storedStanding(bench, id, now, shop.limits);
+function ChargeNow({ bench, id, now, shop }: ItemProps) {
+  const standing = chargeState(bench, id, now, shop.limits);
   const item = bench.stored.find((one) => one.id === id);
   if (!item || standing === "not-read") return null;
   const read =
@@ -146,7 +146,7 @@ function Item(props: ItemProps) {
   return (
     <li className="border-rule border-t py-3">
       <h3 className="font-semibold text-lg first-letter:uppercase">{storeWords(id)}</h3>
-      <Standing {...props} />
+      <ChargeNow {...props} />
       <div className="grid gap-x-8 gap-y-3 lg:grid-cols-2">
         <div className="grid content-start gap-3">
           {id === "start" || id === "run" ? <MarkField key={kept?.seq} job={job} id={id} /> : null}

@@ -1,6 +1,7 @@
 import type { RankedCapacitor } from "@/core/matching/rank";
 import type { CapacitorRequirement, From, Needed } from "@/core/matching/requirement";
 import { formatMoney } from "@/core/quantity/format";
+import { fitReasonWords, NEEDED_LABELS, neededWords } from "../words/match";
 import { FIT_WORDS, FitMark } from "./FitMark";
 
 const FROM_WORDS: Readonly<Record<From, string>> = {
@@ -16,13 +17,13 @@ const SURE: Readonly<Record<From, number>> = { marked: 1, measured: 1, "worked-o
 export function Requirement({ need }: { readonly need: CapacitorRequirement }) {
   return (
     <ul aria-label="What is needed" className="grid grid-cols-2 gap-2 md:flex md:flex-wrap">
-      {need.needed.map(({ id, label, words, from, isHard }) => (
+      {need.needed.map(({ id, from, isHard }) => (
         <li
           key={id}
           className={`relative min-w-[130px] border-[1.5px] bg-sheet px-3 pt-1.5 pb-2.5 ${isHard ? "border-ink" : "border-ring border-dashed"}`}
         >
-          <span className="block text-[15px] text-soft">{label}</span>
-          <b className="block leading-tight">{words}</b>
+          <span className="block text-[15px] text-soft">{NEEDED_LABELS[id]}</span>
+          <b className="block leading-tight">{neededWords(need, id)}</b>
           <span className="block text-[15px] text-soft">{FROM_WORDS[from]}</span>
           <span
             className="absolute bottom-0 left-0 h-1 bg-ink"
@@ -122,7 +123,7 @@ export function Rejected({ ranked }: { readonly ranked: readonly RankedCapacitor
             <span className="text-soft">
               {attributes
                 .filter(({ fit }) => fit === "reject")
-                .map(({ reason }) => reason)
+                .map(({ reason }) => fitReasonWords(reason))
                 .join(" ")}
             </span>
           </li>

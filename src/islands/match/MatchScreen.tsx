@@ -1,6 +1,6 @@
 import { useState } from "react";
+import type { JobView } from "@/core/job/log/reduce";
 import { hadResistor } from "@/core/job/old-part";
-import type { JobView } from "@/core/job/reduce";
 import type { CapacitorPart } from "@/core/knowledge/types";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { type RankedCapacitor, rankCapacitors } from "@/core/matching/rank";
@@ -12,6 +12,7 @@ import { Problem } from "../fields/Problem";
 import { JobFrame } from "../frame/JobFrame";
 import { useJobScreen } from "../frame/use-job-screen";
 import { usePost } from "../state/use-post";
+import { fitReasonWords } from "../words/match";
 import { Candidates, Rejected, Requirement } from "./Candidates";
 import { FIT_WORDS, FitMark } from "./FitMark";
 
@@ -63,7 +64,7 @@ function Chosen({
             <span className="mt-0.5">
               <FitMark fit={own} size={16} />
             </span>
-            {reason}
+            {fitReasonWords(reason)}
           </li>
         ))}
       </ul>

@@ -1,12 +1,12 @@
 import { useState } from "react";
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
 import type { Shop } from "@/core/shop/shop";
+import { useIsolation } from "../engine/use-isolation";
 import { Choices } from "../fields/Choices";
 import { Problem } from "../fields/Problem";
 import { BenchGate } from "../frame/BenchGate";
 import { JobFrame } from "../frame/JobFrame";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
-import { useIsolation } from "../isolation/use-isolation";
 import { useAwake } from "../state/awake";
 import { dropDraft, keepDraft, readDraft } from "../state/draft";
 import { usePost } from "../state/use-post";

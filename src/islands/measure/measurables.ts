@@ -1,6 +1,6 @@
 import { movesFor, NOT_KNOWN, stationsOf } from "@/core/isolation/machine-model";
-import { kindByName } from "@/core/job/machine-kind";
-import type { JobView } from "@/core/job/reduce";
+import { kindByName } from "@/core/job/door/machine-kind";
+import type { JobView } from "@/core/job/log/reduce";
 import type { BenchNeed, Move } from "@/core/knowledge/types";
 import type { Shop } from "@/core/shop/shop";
 import { needOf } from "@/core/tools/need-of";

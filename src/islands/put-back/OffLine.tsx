@@ -1,8 +1,8 @@
 import { useState } from "react";
-import type { OffLine as Off } from "@/core/job/back-together";
-import { BACK_UNSAID } from "@/core/job/nothing-said";
-import type { ToPutBack } from "@/core/job/put-back";
-import type { JobView } from "@/core/job/reduce";
+import { EMPTY_REFITTED_FACTS } from "@/core/job/log/empty-facts";
+import type { JobView } from "@/core/job/log/reduce";
+import type { ToPutBack } from "@/core/job/reassembly/put-back";
+import type { OffLine as Off } from "@/core/job/reassembly/reassembly";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
 import { offWords } from "../words/put-back";
@@ -126,7 +126,7 @@ export function OffLine({ job, one, isNow, carries, handle, onPin }: LineProps) 
   const off = job.removed.find(({ seq }) => seq === one.line);
   const what = one.access ?? (off ? offWords(off) : "");
   const refit = async (how: "back" | "replaced" | "left-out", said: object = {}): Promise<void> => {
-    const payload = { ...BACK_UNSAID, line: one.line, how, ...said };
+    const payload = { ...EMPTY_REFITTED_FACTS, line: one.line, how, ...said };
     if (await post({ kind: "refitted", stage: "put-back", payload })) setForm(undefined);
   };
   const back = (): void => {

@@ -16,8 +16,8 @@ import {
 } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import GripVertical from "lucide-react/icons/grip-vertical";
-import type { ToPutBack } from "@/core/job/put-back";
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
+import type { ToPutBack } from "@/core/job/reassembly/put-back";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
 import { offWords } from "../words/put-back";

@@ -1,6 +1,6 @@
 import type { KeyboardEvent, MouseEvent } from "react";
-import type { Pin } from "@/core/job/entry";
-import type { JobView } from "@/core/job/reduce";
+import type { Pin } from "@/core/job/log/entry";
+import type { JobView } from "@/core/job/log/reduce";
 import { PictureField } from "../fields/PictureField";
 import { Problem } from "../fields/Problem";
 import { pictureAddress } from "../state/send-picture";

@@ -1,7 +1,7 @@
 import { useState } from "react";
-import type { Pin } from "@/core/job/entry";
-import { isWhole, putBackOrder, stillOff, type ToPutBack } from "@/core/job/put-back";
-import type { JobView } from "@/core/job/reduce";
+import type { Pin } from "@/core/job/log/entry";
+import type { JobView } from "@/core/job/log/reduce";
+import { isWhole, putBackOrder, stillOff, type ToPutBack } from "@/core/job/reassembly/put-back";
 import type { Repair } from "@/core/knowledge/types";
 import type { Shop } from "@/core/shop/shop";
 import { Problem } from "../fields/Problem";

@@ -1,4 +1,4 @@
-import type { Removed, RemovedSort } from "@/core/job/entry";
+import type { Removed, RemovedSort } from "@/core/job/log/entry";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";

@@ -1,5 +1,5 @@
-import { wireMap } from "@/core/job/put-back";
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
+import { wireMap } from "@/core/job/reassembly/put-back";
 import { WIRE_COLOURS, wireFill } from "./wire-colours";
 
 const ROW = 34;

@@ -1,6 +1,6 @@
-import type { Pin, Removed, RemovedSort } from "@/core/job/entry";
-import { OFF_UNSAID } from "@/core/job/nothing-said";
-import type { JobView } from "@/core/job/reduce";
+import { EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
+import type { Pin, Removed, RemovedSort } from "@/core/job/log/entry";
+import type { JobView } from "@/core/job/log/reduce";
 import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
 
@@ -42,7 +42,7 @@ export function useTakingApart(job: JobView): TakingApart {
   const { post, problem, isBusy } = usePost(job.jobId);
   const keep: TakingApart["keep"] = async (line) => {
     const payload = {
-      ...OFF_UNSAID,
+      ...EMPTY_REMOVED_FACTS,
       count: Number(ready.count.replace(",", ".")),
       where: ready.where,
       terminal: ready.terminal,

@@ -1,7 +1,7 @@
-import type { AcceptanceRun as Run } from "@/core/job/entry";
-import { isWhole } from "@/core/job/put-back";
-import type { JobView } from "@/core/job/reduce";
-import { conditionTried } from "@/core/job/sign-off";
+import type { AcceptanceRun as Run } from "@/core/job/log/entry";
+import type { JobView } from "@/core/job/log/reduce";
+import { isWhole } from "@/core/job/reassembly/put-back";
+import { conditionTried } from "@/core/job/sign-off/sign-off";
 import { formatDuration } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { Choices } from "../fields/Choices";

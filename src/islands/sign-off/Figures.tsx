@@ -1,4 +1,4 @@
-import type { BeforeAfter } from "@/core/job/before-after";
+import type { BeforeAfter } from "@/core/job/sign-off/before-after";
 import { formatText } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 

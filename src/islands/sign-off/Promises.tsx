@@ -1,10 +1,10 @@
 import { addDays, addMonths, format } from "date-fns";
 import { useState } from "react";
-import type { Promised } from "@/core/job/back-together";
-import type { FollowUp } from "@/core/job/entry";
-import { LATER_UNSAID } from "@/core/job/nothing-said";
-import type { JobView } from "@/core/job/reduce";
-import { signOffWord } from "@/core/job/sign-off";
+import { EMPTY_FOLLOW_UP_FACTS } from "@/core/job/log/empty-facts";
+import type { FollowUp } from "@/core/job/log/entry";
+import type { JobView } from "@/core/job/log/reduce";
+import type { Promised } from "@/core/job/reassembly/reassembly";
+import { signOffWord } from "@/core/job/sign-off/sign-off";
 import { dayIn, formatDay } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { Field } from "../fields/Field";
@@ -145,7 +145,7 @@ export function Promises({ job, shop }: { readonly job: JobView; readonly shop: 
   const asks = unproven.flatMap((code) => (ASKS[code] ? [{ code, ask: ASKS[code] }] : []));
   const keep = async (): Promise<void> => {
     const payload = {
-      ...LATER_UNSAID,
+      ...EMPTY_FOLLOW_UP_FACTS,
       about,
       what: draft.what,
       onDay: draft.onDay === "" ? null : draft.onDay,

@@ -1,8 +1,8 @@
-import { beforeAfter } from "@/core/job/before-after";
-import { billOf } from "@/core/job/bill";
-import type { SignedOff } from "@/core/job/entry";
-import type { JobView } from "@/core/job/reduce";
-import { finalTests, signOffWord } from "@/core/job/sign-off";
+import type { SignedOff } from "@/core/job/log/entry";
+import type { JobView } from "@/core/job/log/reduce";
+import { beforeAfter } from "@/core/job/sign-off/before-after";
+import { billOf } from "@/core/job/sign-off/bill";
+import { finalTests, signOffWord } from "@/core/job/sign-off/sign-off";
 import { dayIn, formatDay, formatInstant, formatReading, formatText } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { billWords } from "../words/bill";

@@ -1,9 +1,9 @@
 import { useState } from "react";
-import { type BeforeAfter, beforeAfter } from "@/core/job/before-after";
-import { billOf } from "@/core/job/bill";
-import { stillOff } from "@/core/job/put-back";
-import type { JobView } from "@/core/job/reduce";
-import { finalTests, hasFailedTest, signOffWord } from "@/core/job/sign-off";
+import type { JobView } from "@/core/job/log/reduce";
+import { stillOff } from "@/core/job/reassembly/put-back";
+import { type BeforeAfter, beforeAfter } from "@/core/job/sign-off/before-after";
+import { billOf } from "@/core/job/sign-off/bill";
+import { finalTests, hasFailedTest, signOffWord } from "@/core/job/sign-off/sign-off";
 import { dayIn, formatMoney, minorDigits } from "@/core/quantity/format";
 import { parseMoney } from "@/core/quantity/money";
 import type { Shop } from "@/core/shop/shop";

@@ -1,4 +1,4 @@
-import type { FigurePair, AcceptanceRun as Run } from "@/core/job/entry";
+import type { FigurePair, AcceptanceRun as Run } from "@/core/job/log/entry";
 
 export type FigureId = FigurePair["quantity"];
 

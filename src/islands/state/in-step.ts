@@ -3,7 +3,7 @@ import { $job } from "./job";
 import { loadJob } from "./post-entry";
 import { type Change, countChange, tabChannel } from "./tabs";
 
-async function hear({ jobId, seq }: Change): Promise<void> {
+async function catchUp({ jobId, seq }: Change): Promise<void> {
   const current = $job.get();
   if (current?.jobId === jobId && current.seq < seq) await loadJob(jobId);
   countChange(jobId);
@@ -15,7 +15,7 @@ function listen(): () => void {
   const open = (): void => {
     source?.close();
     source = new EventSource("/api/events");
-    source.addEventListener("job", (event: MessageEvent<string>) => void hear(JSON.parse(event.data)));
+    source.addEventListener("job", (event: MessageEvent<string>) => void catchUp(JSON.parse(event.data)));
   };
   const onSight = (): void => {
     if (document.visibilityState === "hidden") {
@@ -42,7 +42,7 @@ export function useInStep(): void {
   useEffect(() => {
     if (typeof EventSource === "undefined") return undefined;
     const tabs = tabChannel();
-    const onTab = (event: MessageEvent<Change>): void => void hear(event.data);
+    const onTab = (event: MessageEvent<Change>): void => void catchUp(event.data);
     tabs?.addEventListener("message", onTab);
     const stop = listen();
     return () => {

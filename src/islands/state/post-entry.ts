@@ -1,5 +1,5 @@
-import type { EntryKind } from "@/core/job/entry";
-import type { JobView } from "@/core/job/reduce";
+import type { EntryKind } from "@/core/job/log/entry";
+import type { JobView } from "@/core/job/log/reduce";
 import type { Stage } from "@/core/job/stages";
 import type { Result } from "@/core/result";
 import { request } from "./api";

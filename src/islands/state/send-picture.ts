@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { Picture } from "@/core/job/entry";
+import type { Picture } from "@/core/job/log/entry";
 import { request } from "./api";
 
 type Kept = Pick<Picture, "sha256" | "width" | "height">;

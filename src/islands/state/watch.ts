@@ -1,7 +1,7 @@
 import { useStore } from "@nanostores/react";
 import { map } from "nanostores";
 import { useEffect } from "react";
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
 import { isPlugFresh, type Watch } from "@/core/safety/bench-state";
 import type { Shop } from "@/core/shop/shop";
 import { benchName } from "./person";

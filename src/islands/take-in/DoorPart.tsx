@@ -1,6 +1,6 @@
 import type { UseFormReturn } from "react-hook-form";
-import { kindByName } from "@/core/job/machine-kind";
-import { recallsFor } from "@/core/job/recall";
+import { kindByName } from "@/core/job/door/machine-kind";
+import { recallsFor } from "@/core/job/door/recall";
 import type { Shop } from "@/core/shop/shop";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";

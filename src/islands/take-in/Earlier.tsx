@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
 import type { UseFormReturn } from "react-hook-form";
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
 import type { Shop } from "@/core/shop/shop";
 import { request } from "../state/api";
 import { type TakeInForm as Form, formFrom } from "./form";

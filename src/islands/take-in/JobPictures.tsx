@@ -1,5 +1,5 @@
-import type { Picture } from "@/core/job/entry";
-import type { JobView } from "@/core/job/reduce";
+import type { Picture } from "@/core/job/log/entry";
+import type { JobView } from "@/core/job/log/reduce";
 import { PictureField } from "../fields/PictureField";
 import { Problem } from "../fields/Problem";
 import { pictureAddress } from "../state/send-picture";

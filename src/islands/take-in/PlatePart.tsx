@@ -1,13 +1,13 @@
 import { useState } from "react";
 import type { UseFormReturn } from "react-hook-form";
-import { meaningOfPlate } from "@/core/job/plate";
-import { parseNameplate } from "@/core/markings/nameplate";
+import { meaningOfPlate } from "@/core/nameplate/as-typed";
+import { parseNameplate } from "@/core/nameplate/type-line";
 import type { Shop } from "@/core/shop/shop";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { PictureField } from "../fields/PictureField";
 import { pictureAddress } from "../state/send-picture";
-import { plateWords } from "../words/plate";
+import { plateWords } from "../words/nameplate";
 import { type TakeInForm as Form, plateFields } from "./form";
 import { Text } from "./Text";
 

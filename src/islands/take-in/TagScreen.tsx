@@ -1,4 +1,4 @@
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
 import { dayIn, formatDay } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 

@@ -1,6 +1,6 @@
-import type { Complaint, MotorPlate, Picture, RecallLook, TakenIn } from "@/core/job/entry";
-import type { JobView } from "@/core/job/reduce";
-import { parseNameplate } from "@/core/markings/nameplate";
+import type { Complaint, MotorPlate, Picture, RecallLook, TakenIn } from "@/core/job/log/entry";
+import type { JobView } from "@/core/job/log/reduce";
+import { parseNameplate } from "@/core/nameplate/type-line";
 import { minorDigits } from "@/core/quantity/format";
 import { parseMoney } from "@/core/quantity/money";
 import type { Issue } from "@/core/result";

@@ -1,4 +1,4 @@
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
 import type { Move } from "@/core/knowledge/types";
 import { formatText } from "@/core/quantity/format";
 import type { Finding } from "@/core/tools/finding.input";

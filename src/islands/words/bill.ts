@@ -1,4 +1,4 @@
-import type { Bill } from "@/core/job/bill";
+import type { Bill } from "@/core/job/sign-off/bill";
 import { formatMoney } from "@/core/quantity/format";
 
 /** A bill in one line: work, parts, what was agreed at the door, and what is still to pay. */

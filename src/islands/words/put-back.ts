@@ -1,4 +1,4 @@
-import type { FollowUp, Picture, Removed, RemovedSort } from "@/core/job/entry";
+import type { FollowUp, Picture, Removed, RemovedSort } from "@/core/job/log/entry";
 import { formatDay } from "@/core/quantity/format";
 
 export const PICTURE_OF: Readonly<Record<Picture["of"], string>> = {

@@ -1,4 +1,4 @@
-import type { AcceptanceRun, SignedOff } from "@/core/job/entry";
+import type { AcceptanceRun, SignedOff } from "@/core/job/log/entry";
 
 export const RUN_WORDS: Readonly<Record<AcceptanceRun["circumstance"], string>> = {
   cold: "cold",

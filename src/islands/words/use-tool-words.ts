@@ -1,6 +1,6 @@
 import { useStore } from "@nanostores/react";
 import { useEffect } from "react";
-import type { JobView, LedgerLine } from "@/core/job/reduce";
+import type { JobView, LedgerLine } from "@/core/job/log/reduce";
 import type { Shop } from "@/core/shop/shop";
 import { lineWords } from "@/log/words";
 import { $toolWords, fetchWords, type ToolSentences } from "./said";

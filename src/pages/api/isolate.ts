@@ -3,8 +3,8 @@ import { isolateInput } from "@/core/isolation/isolate.input";
 import { ok } from "@/core/result";
 import { strictObject } from "@/core/validate";
 import { defineEndpoint } from "@/server/http/endpoint";
-import { shopGround } from "@/server/services/ground";
 import { isolateOffThread } from "@/server/services/isolate";
+import { readShopContext } from "@/server/services/shop-context";
 
 const weights = () =>
   yup
@@ -96,7 +96,7 @@ export const POST = defineEndpoint({
   body: isolateInput,
   response: answer,
   handle: async ({ body }) => {
-    const found = await isolateOffThread(body, await shopGround());
+    const found = await isolateOffThread(body, await readShopContext());
     return found.ok ? ok(found.value) : found;
   },
 });

@@ -4,8 +4,8 @@ import { ok } from "@/core/result";
 import { findingSchema } from "@/core/tools/finding.input";
 import { strictObject } from "@/core/validate";
 import { defineEndpoint } from "@/server/http/endpoint";
-import { shopGround } from "@/server/services/ground";
 import { keepLoose } from "@/server/services/keep-loose-reading";
+import { readShopContext } from "@/server/services/shop-context";
 
 /** Keeps a reading of a tool that was used on its own. */
 export const POST = defineEndpoint({
@@ -25,7 +25,7 @@ export const POST = defineEndpoint({
     by: yup.string().required(),
   }),
   handle: async ({ body }) => {
-    const kept = await keepLoose(body, new Date().toISOString(), await shopGround());
+    const kept = await keepLoose(body, new Date().toISOString(), await readShopContext());
     return kept.ok ? ok(kept.value) : kept;
   },
 });

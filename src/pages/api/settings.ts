@@ -4,7 +4,7 @@ import { settingsSchema } from "@/core/shop/settings.input";
 import { strictObject } from "@/core/validate";
 import { defineEndpoint } from "@/server/http/endpoint";
 import { changeSettings } from "@/server/services/change-settings";
-import { shopGround } from "@/server/services/ground";
+import { readShopContext } from "@/server/services/shop-context";
 
 const stored = strictObject({
   value: settingsSchema.required(),
@@ -14,7 +14,7 @@ const stored = strictObject({
 export const GET = defineEndpoint({
   about: "What the shop has set for itself",
   response: stored,
-  handle: async () => ok((await shopGround()).settings),
+  handle: async () => ok((await readShopContext()).settings),
 });
 
 export const PUT = defineEndpoint({
@@ -26,7 +26,7 @@ export const PUT = defineEndpoint({
       body.value,
       body.version,
       new Date().toISOString(),
-      await shopGround(),
+      await readShopContext(),
     );
     return changed.ok ? ok(changed.value) : changed;
   },

@@ -3,7 +3,7 @@ import { ok } from "@/core/result";
 import { strictObject } from "@/core/validate";
 import { defineEndpoint } from "@/server/http/endpoint";
 import { runningTimers } from "@/server/queries/timers";
-import { shopGround } from "@/server/services/ground";
+import { readShopContext } from "@/server/services/shop-context";
 
 const timer = strictObject({
   jobId: yup.number().integer().required(),
@@ -18,7 +18,7 @@ export const GET = defineEndpoint({
   about: "Timers of all jobs",
   response: strictObject({ timers: yup.array(timer.required()).required() }),
   handle: async () => {
-    const { db } = await shopGround();
+    const { db } = await readShopContext();
     return ok({ timers: await runningTimers(db, new Date().toISOString()) });
   },
 });

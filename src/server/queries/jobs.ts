@@ -1,6 +1,6 @@
 import { sql } from "drizzle-orm";
-import type { Entry } from "@/core/job/entry";
-import { type JobGround, type JobView, reduceJob } from "@/core/job/reduce";
+import type { Entry } from "@/core/job/log/entry";
+import { type JobContext, type JobView, reduceJob } from "@/core/job/log/reduce";
 import type { Executor } from "@/server/db/executor";
 import { jobs } from "@/server/db/schema";
 import { allEntries, entriesOf } from "@/server/repositories/entries";
@@ -19,23 +19,23 @@ export interface JobWithContact extends JobWithOwner {
 export async function jobView(
   on: Executor,
   jobId: number,
-  ground: JobGround,
+  shopContext: JobContext,
 ): Promise<JobWithContact | undefined> {
   if (!(await jobExists(on, jobId))) return undefined;
-  const view = reduceJob(jobId, await entriesOf(on, jobId), ground);
+  const view = reduceJob(jobId, await entriesOf(on, jobId), shopContext);
   const owners = await ownersById(on);
   const owner = owners.get(view.takenIn?.ownerId ?? -1);
   return { view, ownerName: owner?.name ?? "", ownerContact: owner?.contact ?? "" };
 }
 
 /** Every machine standing here. */
-export async function benchJobs(on: Executor, ground: JobGround): Promise<JobWithOwner[]> {
+export async function benchJobs(on: Executor, shopContext: JobContext): Promise<JobWithOwner[]> {
   const byJob = new Map<number, Entry[]>();
   for (const entry of await allEntries(on))
     byJob.set(entry.jobId, [...(byJob.get(entry.jobId) ?? []), entry]);
   const owners = await ownersById(on);
   return [...byJob].map(([jobId, entries]) => {
-    const view = reduceJob(jobId, entries, ground);
+    const view = reduceJob(jobId, entries, shopContext);
     return { view, ownerName: owners.get(view.takenIn?.ownerId ?? -1)?.name ?? "" };
   });
 }
@@ -50,10 +50,10 @@ export interface JobHit {
 const MOST_HITS = 8;
 
 /** Jobs by number, tag, machine, place or owner. */
-export async function findJobs(on: Executor, words: string, ground: JobGround): Promise<JobHit[]> {
+export async function findJobs(on: Executor, words: string, shopContext: JobContext): Promise<JobHit[]> {
   const wanted = words.trim().toLocaleLowerCase().split(/\s+/).filter(Boolean);
   if (wanted.length === 0) return [];
-  const hits = (await benchJobs(on, ground)).filter(({ view, ownerName }) => {
+  const hits = (await benchJobs(on, shopContext)).filter(({ view, ownerName }) => {
     const held = [
       `job ${view.jobId}`,
       view.takenIn?.machine,

@@ -1,5 +1,5 @@
 import { asc, eq } from "drizzle-orm";
-import type { Entry, EntryKind, NewEntry } from "@/core/job/entry";
+import type { Entry, EntryKind, NewEntry } from "@/core/job/log/entry";
 import { currentVersion, readPayload } from "@/log/read-payload";
 import type { Executor } from "@/server/db/executor";
 import { entries } from "@/server/db/schema";

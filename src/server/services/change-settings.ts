@@ -2,22 +2,22 @@ import { resolveLimits } from "@/core/knowledge/resolve-limits";
 import { at, fail, issue, ok, type Result } from "@/core/result";
 import type { Settings } from "@/core/shop/settings";
 import { readSettings, type StoredSettings, writeSettings } from "@/server/repositories/settings";
-import type { Ground } from "./ground";
+import type { ShopContext } from "./shop-context";
 
 /** Stores the shop's settings, unless someone else changed them since `version`. */
 export async function changeSettings(
   value: Settings,
   version: number,
   now: string,
-  ground: Ground,
+  shopContext: ShopContext,
 ): Promise<Result<StoredSettings>> {
-  if (!ground.knowledge.regions.some(({ id }) => id === value.region))
+  if (!shopContext.knowledge.regions.some(({ id }) => id === value.region))
     return fail(
       issue("value.region", "unknown/region", `There is no region "${value.region}".`, value.region),
     );
-  const limits = resolveLimits(ground.knowledge, value.limits);
+  const limits = resolveLimits(shopContext.knowledge, value.limits);
   if (!limits.ok) return fail(...at("value.limits", limits.issues));
-  if (await writeSettings(ground.db, value, version, now)) return ok(await readSettings(ground.db));
+  if (await writeSettings(shopContext.db, value, version, now)) return ok(await readSettings(shopContext.db));
   return fail(
     issue(
       "version",

@@ -1,4 +1,4 @@
-import type { NewEntry } from "@/core/job/entry";
+import type { NewEntry } from "@/core/job/log/entry";
 import type { BenchNeed } from "@/core/knowledge/types";
 import { ok, type Result } from "@/core/result";
 import type { Completion, CompletionContext } from "@/log/completion";

@@ -1,25 +1,25 @@
 import { type Decision, decide } from "@/core/decision/decide";
 import { decisionCase } from "@/core/decision/decision-case";
 import type { Isolation } from "@/core/isolation/isolate";
-import { isolationRequest } from "@/core/job/isolation-request";
-import type { JobView } from "@/core/job/reduce";
+import { isolationRequest } from "@/core/job/isolation/isolation-request";
+import type { JobView } from "@/core/job/log/reduce";
 import { ok, type Result } from "@/core/result";
-import type { Ground } from "./ground";
 import { isolateOffThread } from "./isolate";
+import type { ShopContext } from "./shop-context";
 
 /** The decision for a job as it stands: by the server's own isolation, whatever the screen showed. */
 export async function decisionFor(
   view: JobView,
-  ground: Ground,
+  shopContext: ShopContext,
 ): Promise<Result<{ readonly decision: Decision; readonly isolation: Isolation }>> {
-  const { knowledge, parameters } = ground;
-  const settings = ground.settings.value;
+  const { knowledge, parameters } = shopContext;
+  const settings = shopContext.settings.value;
   const request = isolationRequest(
     view,
     { bench: view.bench, isMadeSafe: false },
-    { ...knowledge, parameters, settings, counts: ground.counts },
+    { ...knowledge, parameters, settings, counts: shopContext.counts },
   );
-  const isolation = await isolateOffThread(request, ground);
+  const isolation = await isolateOffThread(request, shopContext);
   if (!isolation.ok) return isolation;
   const { trials, suspects } = isolation.value;
   const given = decisionCase(trials, view.prices, knowledge, parameters);

@@ -5,7 +5,7 @@ import { createIsolator, type Isolation } from "@/core/isolation/isolate";
 import type { IsolateRequest } from "@/core/isolation/isolate.input";
 import type { Knowledge } from "@/core/knowledge/types";
 import type { Result } from "@/core/result";
-import type { Ground } from "./ground";
+import type { ShopContext } from "./shop-context";
 
 /** Left by the build beside the server (astro.config.ts). */
 const WORKER_PATH = resolve("dist/server/isolation.worker.mjs");
@@ -46,7 +46,10 @@ function workerThread(knowledge: Knowledge): Worker {
 let inPlace: ReturnType<typeof createIsolator> | undefined;
 
 /** Isolation for the API: in a thread of its own once built; in development and tests, in place. */
-export function isolateOffThread(request: IsolateRequest, { knowledge }: Ground): Promise<Result<Isolation>> {
+export function isolateOffThread(
+  request: IsolateRequest,
+  { knowledge }: ShopContext,
+): Promise<Result<Isolation>> {
   if (!IS_BUILT) {
     inPlace ??= createIsolator(knowledge);
     return Promise.resolve(inPlace(request));

@@ -1,6 +1,6 @@
 import { createEvents, type EventAttributes } from "ics";
-import type { Promised } from "@/core/job/back-together";
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
+import type { Promised } from "@/core/job/reassembly/reassembly";
 
 interface Whose {
   readonly shopName: string;

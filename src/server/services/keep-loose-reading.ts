@@ -4,8 +4,8 @@ import {
   type LooseReading,
   latestLooseReadings,
 } from "@/server/repositories/loose-readings";
-import type { Ground } from "./ground";
 import { runTool } from "./run-tool";
+import type { ShopContext } from "./shop-context";
 
 /** Keeps a reading taken with a tool that stands on its own. The same id again changes nothing. */
 export async function keepLoose(
@@ -16,18 +16,18 @@ export async function keepLoose(
     readonly by: string;
   },
   now: string,
-  ground: Ground,
+  shopContext: ShopContext,
 ): Promise<Result<LooseReading>> {
-  const finding = await runTool(draft.toolId, draft.input, {}, ground);
+  const finding = await runTool(draft.toolId, draft.input, {}, shopContext);
   if (!finding.ok) return finding;
   const reading = { ...draft, finding: finding.value, at: now };
-  await keepLooseReading(ground.db, reading);
+  await keepLooseReading(shopContext.db, reading);
   return ok(reading);
 }
 
 const MOST_SHOWN = 20;
 
 /** The newest readings of a tool, for its own page. */
-export function looseReadings(toolId: string, ground: Ground): Promise<LooseReading[]> {
-  return latestLooseReadings(ground.db, toolId, MOST_SHOWN);
+export function looseReadings(toolId: string, shopContext: ShopContext): Promise<LooseReading[]> {
+  return latestLooseReadings(shopContext.db, toolId, MOST_SHOWN);
 }

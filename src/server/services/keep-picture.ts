@@ -1,5 +1,5 @@
 import sharp, { type Sharp } from "sharp";
-import type { Picture } from "@/core/job/entry";
+import type { Picture } from "@/core/job/log/entry";
 import { fail, issue, ok, type Result } from "@/core/result";
 import type { Executor } from "@/server/db/executor";
 import { addFile, fileByHash } from "@/server/repositories/files";

@@ -1,5 +1,5 @@
-import type { Entry } from "@/core/job/entry";
-import { type JobView, reduceJob } from "@/core/job/reduce";
+import type { Entry } from "@/core/job/log/entry";
+import { type JobView, reduceJob } from "@/core/job/log/reduce";
 import { dayIn } from "@/core/quantity/format";
 import { fail, issue, ok, type Result } from "@/core/result";
 import type { Watch } from "@/core/safety/bench-state";
@@ -9,7 +9,7 @@ import { appendEntry, entriesOf, entryById } from "@/server/repositories/entries
 import { lockJob } from "@/server/repositories/jobs";
 import { announce } from "./changes";
 import { completeEntry, type Draft } from "./complete-entry";
-import type { Ground } from "./ground";
+import type { ShopContext } from "./shop-context";
 
 /** Body of POST /api/jobs/{id}/entries, after it was parsed. */
 export type EntryDraft = Draft & {
@@ -21,8 +21,8 @@ export type EntryDraft = Draft & {
   readonly watch?: Watch | undefined;
 };
 
-function viewOf(jobId: number, entries: readonly Entry[], ground: Ground): JobView {
-  return reduceJob(jobId, entries, { ...ground.knowledge, limits: ground.limits });
+function viewOf(jobId: number, entries: readonly Entry[], shopContext: ShopContext): JobView {
+  return reduceJob(jobId, entries, { ...shopContext.knowledge, limits: shopContext.limits });
 }
 
 /**
@@ -50,7 +50,7 @@ async function repeated(
   on: Executor,
   jobId: number,
   draft: EntryDraft,
-  ground: Ground,
+  shopContext: ShopContext,
 ): Promise<Result<JobView> | undefined> {
   const known = await entryById(on, draft.entryId);
   if (!known) return undefined;
@@ -63,7 +63,7 @@ async function repeated(
         draft.entryId,
       ),
     );
-  return ok(viewOf(jobId, await entriesOf(on, jobId), ground));
+  return ok(viewOf(jobId, await entriesOf(on, jobId), shopContext));
 }
 
 /**
@@ -74,9 +74,9 @@ export async function recordEntry(
   jobId: number,
   draft: EntryDraft,
   now: string,
-  ground: Ground,
+  shopContext: ShopContext,
 ): Promise<Result<JobView>> {
-  const kept = await ground.db.transaction((tx) => recordWithin(tx, jobId, draft, now, ground));
+  const kept = await shopContext.db.transaction((tx) => recordWithin(tx, jobId, draft, now, shopContext));
   if (kept.ok) announce({ jobId, seq: kept.value.seq });
   return kept;
 }
@@ -87,22 +87,29 @@ export async function recordWithin(
   jobId: number,
   draft: EntryDraft,
   now: string,
-  ground: Ground,
+  shopContext: ShopContext,
 ): Promise<Result<JobView>> {
   if (!(await lockJob(tx, jobId))) return noSuchJob(jobId);
-  const before = await repeated(tx, jobId, draft, ground);
+  const before = await repeated(tx, jobId, draft, shopContext);
   if (before) return before;
   const entries = await entriesOf(tx, jobId);
   const isBehind = entries.length !== draft.expectedSeq;
   if (isBehind && !(NAMES_ITS_LINE.has(draft.kind) && entries.length > draft.expectedSeq))
     return stale(jobId, entries, draft);
-  const view = viewOf(jobId, entries, ground);
-  const completed = await completeEntry(draft, { view, on: tx, now, ground });
+  const view = viewOf(jobId, entries, shopContext);
+  const completed = await completeEntry(draft, { view, on: tx, now, shopContext });
   if (!completed.ok) return completed;
   const { entry, need } = completed.value;
   const { watch, by } = draft;
-  const today = dayIn(now, ground.settings.value.zone);
-  const refused = guardEntry(view, entries, entry, { by, now, watch, need, limits: ground.limits, today });
+  const today = dayIn(now, shopContext.settings.value.zone);
+  const refused = guardEntry(view, entries, entry, {
+    by,
+    now,
+    watch,
+    need,
+    limits: shopContext.limits,
+    today,
+  });
   if (refused.length > 0) return fail(...refused);
   const place = {
     entryId: draft.entryId,
@@ -110,11 +117,11 @@ export async function recordWithin(
     seq: entries.length + 1,
     stage: draft.stage,
     shown: draft.shown ?? null,
-    knowledgeVersion: ground.knowledge.version,
-    settingsVersion: ground.settings.version,
+    knowledgeVersion: shopContext.knowledge.version,
+    settingsVersion: shopContext.settings.version,
     at: now,
     by,
   };
   const appended = await appendEntry(tx, place, entry);
-  return ok(viewOf(jobId, [...entries, appended], ground));
+  return ok(viewOf(jobId, [...entries, appended], shopContext));
 }

@@ -2,9 +2,9 @@ import { resolveLimits } from "@/core/knowledge/resolve-limits";
 import { at, fail, issue, type Result } from "@/core/result";
 import type { Finding } from "@/core/tools/finding.input";
 import { loadTool, TOOL_IDS } from "@/tools/registry";
-import type { Ground } from "./ground";
+import type { ShopContext } from "./shop-context";
 
-type ToolGround = Pick<Ground, "knowledge" | "settings">;
+type ToolContext = Pick<ShopContext, "knowledge" | "settings">;
 
 export function noSuchTool(id: string) {
   return fail(
@@ -17,12 +17,12 @@ export async function runTool(
   id: string,
   input: unknown,
   overrides: Readonly<Record<string, number>>,
-  ground: ToolGround,
+  shopContext: ToolContext,
 ): Promise<Result<Finding>> {
   const tool = await loadTool(id);
   if (!tool) return noSuchTool(id);
-  const limits = resolveLimits(ground.knowledge, { ...ground.settings.value.limits, ...overrides });
+  const limits = resolveLimits(shopContext.knowledge, { ...shopContext.settings.value.limits, ...overrides });
   if (!limits.ok) return fail(...at("limits", limits.issues));
-  const finding = tool.run(input, { limits: limits.value, knowledgeVersion: ground.knowledge.version });
+  const finding = tool.run(input, { limits: limits.value, knowledgeVersion: shopContext.knowledge.version });
   return finding.ok ? finding : fail(...at("input", finding.issues));
 }

@@ -9,9 +9,9 @@ import { STORIES } from "@/demo/stories";
 import type { Story, StoryLine } from "@/demo/story";
 import { entryDraftSchema } from "@/log/entry-draft.input";
 import { writeSettings } from "@/server/repositories/settings";
-import { type Ground, groundOn } from "./ground";
 import { keepPicture } from "./keep-picture";
 import { type EntryDraft, recordEntry } from "./record-entry";
+import { type ShopContext, shopContextOn } from "./shop-context";
 import { takeIn } from "./take-in";
 
 const OPENING_HOUR = 9;
@@ -41,29 +41,29 @@ function withDay(payload: StoryLine["payload"], anchor: Date, zone: string): Sto
 async function withPicture(
   payload: StoryLine["payload"],
   at: string,
-  ground: Ground,
+  shopContext: ShopContext,
 ): Promise<StoryLine["payload"]> {
   const drawing = DEMO_PICTURES[String(payload["sha256"])];
   if (!drawing) throw new Error(`there is no demo picture "${payload["sha256"]}"`);
-  const kept = await keepPicture(await sharp(Buffer.from(drawing)).png().toBuffer(), at, ground.db);
+  const kept = await keepPicture(await sharp(Buffer.from(drawing)).png().toBuffer(), at, shopContext.db);
   if (!kept.ok) throw new Error(kept.issues[0]?.message);
   return { ...payload, ...kept.value };
 }
 
-async function seedStory(story: Story, anchor: Date, ground: Ground): Promise<void> {
+async function seedStory(story: Story, anchor: Date, shopContext: ShopContext): Promise<void> {
   const { seed, by, owner, takenIn, complaint, plate } = story;
   const instant = (minute: number): string => addMinutes(anchor, minute).toISOString();
   const made = await takeIn(
     { entryId: storyId(seed, 0), by, owner, takenIn, complaint, plate, pictures: [] },
     instant(story.minute),
-    ground,
+    shopContext,
   );
   if (!made.ok) throw new Error(`demo story ${seed}: ${made.issues.map(({ message }) => message).join(" ")}`);
   let seq = 1 + (complaint ? 1 : 0) + (plate ? 1 : 0);
   for (const [index, line] of story.lines.entries()) {
     const at = instant(line.minute);
-    const dated = withDay(line.payload, anchor, ground.settings.value.zone);
-    const payload = line.kind === "picture" ? await withPicture(dated, at, ground) : dated;
+    const dated = withDay(line.payload, anchor, shopContext.settings.value.zone);
+    const payload = line.kind === "picture" ? await withPicture(dated, at, shopContext) : dated;
     const watch = { settledSeq: seq, touchedAt: at };
     const draft = {
       entryId: storyId(seed, index + 1),
@@ -75,7 +75,9 @@ async function seedStory(story: Story, anchor: Date, ground: Ground): Promise<vo
       watch,
     };
     const parsed = parseWith(entryDraftSchema, draft);
-    const kept = parsed.ok ? await recordEntry(made.value, parsed.value as EntryDraft, at, ground) : parsed;
+    const kept = parsed.ok
+      ? await recordEntry(made.value, parsed.value as EntryDraft, at, shopContext)
+      : parsed;
     if (!kept.ok)
       throw new Error(
         `demo story ${seed}, line ${index + 1}: ${kept.issues.map(({ message }) => message).join(" ")}`,
@@ -85,8 +87,8 @@ async function seedStory(story: Story, anchor: Date, ground: Ground): Promise<vo
 }
 
 /** Fills an empty database with the demo shop. Every line passes the same checks as one typed at the bench. */
-export async function seedDemo(ground: Ground, anchor: Date): Promise<void> {
-  await writeSettings(ground.db, TERN_QUAY, 0, anchor.toISOString());
-  const shop = await groundOn(ground.db);
+export async function seedDemo(shopContext: ShopContext, anchor: Date): Promise<void> {
+  await writeSettings(shopContext.db, TERN_QUAY, 0, anchor.toISOString());
+  const shop = await shopContextOn(shopContext.db);
   for (const story of STORIES) await seedStory(story, anchor, shop);
 }

@@ -1,5 +1,5 @@
 import { countsOf, type ShopCounts } from "@/core/isolation/shop-counts";
-import { closedJobOf } from "@/core/job/closed-job";
+import { closedJobOf } from "@/core/job/isolation/closed-job";
 import type { Knowledge, Limits } from "@/core/knowledge/types";
 import type { Executor } from "@/server/db/executor";
 import { benchJobs } from "@/server/queries/jobs";

@@ -1,9 +1,9 @@
 import type { Shop } from "@/core/shop/shop";
-import type { Ground } from "./ground";
+import type { ShopContext } from "./shop-context";
 
 /** The props that every screen gets with its page. */
 export function shopProps(
-  { settings, limits, parameters, tools, knowledge, counts }: Ground,
+  { settings, limits, parameters, tools, knowledge, counts }: ShopContext,
   now: string,
 ): Shop {
   const { version: knowledgeVersion, families, signs, deadChecks, moves } = knowledge;

@@ -4,8 +4,8 @@ import { FolderInUse } from "@/server/db/lock";
 import { shopDatabase } from "@/server/db/shop-database";
 import { countJobs } from "@/server/queries/jobs";
 import { accessCode, needsAccess } from "./access";
-import { groundOn } from "./ground";
 import { lastOpening, seedDemo } from "./seed-demo";
+import { shopContextOn } from "./shop-context";
 
 export interface StartedShop {
   readonly engine: string;
@@ -33,10 +33,10 @@ async function openOrEnd(): Promise<OpenDatabase> {
 async function start(): Promise<StartedShop> {
   const { db, engine } = await openOrEnd();
   if (needsAccess()) accessCode();
-  const ground = await groundOn(db);
+  const shopContext = await shopContextOn(db);
   // Seeded once: a shop that has set anything, or has a job, is never touched.
-  const isUntouched = ground.settings.version === 0 && (await countJobs(db)) === 0;
-  if (isUntouched && process.env["GOOD_SPINDLE_SEED"] === "demo") await seedDemo(ground, anchorDate());
+  const isUntouched = shopContext.settings.version === 0 && (await countJobs(db)) === 0;
+  if (isUntouched && process.env["GOOD_SPINDLE_SEED"] === "demo") await seedDemo(shopContext, anchorDate());
   return { engine, jobs: await countJobs(db) };
 }
 

@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import type { TakenIn } from "@/core/job/entry";
+import type { TakenIn } from "@/core/job/log/entry";
 import { at, fail, type Issue, issue, ok, type Result } from "@/core/result";
 import type { Shape } from "@/core/validate";
 import type { takeInDraftSchema } from "@/log/entry-draft.input";
@@ -8,8 +8,8 @@ import { entriesOf, entryById } from "@/server/repositories/entries";
 import { createJob, createOwner } from "@/server/repositories/jobs";
 import { announce } from "./changes";
 import type { Draft } from "./complete-entry";
-import type { Ground } from "./ground";
 import { recordWithin } from "./record-entry";
+import type { ShopContext } from "./shop-context";
 
 /** Body of POST /api/jobs. `entryId` becomes that of the first entry, so that a request sent twice makes one job. */
 export type TakeInDraft = Shape<typeof takeInDraftSchema>;
@@ -43,7 +43,12 @@ async function ownerOfEarlier(tx: Executor, from: TakenIn["from"]): Promise<numb
   return earlier?.kind === "taken-in" ? earlier.payload.ownerId : null;
 }
 
-async function takeInWithin(tx: Executor, draft: TakeInDraft, now: string, ground: Ground): Promise<number> {
+async function takeInWithin(
+  tx: Executor,
+  draft: TakeInDraft,
+  now: string,
+  shopContext: ShopContext,
+): Promise<number> {
   const { by } = draft;
   const jobId = await createJob(tx, now, by);
   const ownerId = draft.owner
@@ -56,7 +61,7 @@ async function takeInWithin(tx: Executor, draft: TakeInDraft, now: string, groun
       jobId,
       { ...entry, entryId, expectedSeq: seq, stage: "take-in", by },
       now,
-      ground,
+      shopContext,
     );
     if (!kept.ok)
       throw new Refused(
@@ -77,11 +82,15 @@ async function takeInWithin(tx: Executor, draft: TakeInDraft, now: string, groun
 }
 
 /** A machine at the door becomes a job: number, owner and first entries in one transaction. @returns the job's number */
-export async function takeIn(draft: TakeInDraft, now: string, ground: Ground): Promise<Result<number>> {
+export async function takeIn(
+  draft: TakeInDraft,
+  now: string,
+  shopContext: ShopContext,
+): Promise<Result<number>> {
   try {
-    const made = await ground.db.transaction(async (tx) => {
+    const made = await shopContext.db.transaction(async (tx) => {
       const before = await jobMadeBefore(tx, draft.entryId);
-      return before ?? ok(await takeInWithin(tx, draft, now, ground));
+      return before ?? ok(await takeInWithin(tx, draft, now, shopContext));
     });
     if (made.ok) announce({ jobId: made.value, seq: 1 });
     return made;

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { leastWorthTrying, type Trial, trialCost, trialCostOf, trialPlan } from "@/core/cost/trial-cost";
-import { RUNS } from "../shop-ground";
+import { RUNS } from "../shop-context";
 
 const anyTrials = fc
   .array(

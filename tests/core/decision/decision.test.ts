@@ -5,7 +5,7 @@ import { decide, needsProof, refusedRepairs } from "@/core/decision/decide";
 import { decisionCase } from "@/core/decision/decision-case";
 import type { DecisionCase, DecisionTrial } from "@/core/decision/routes";
 import { isolated, type Said } from "../isolation/model";
-import { KNOWLEDGE, PARAMETERS, RUNS } from "../shop-ground";
+import { KNOWLEDGE, PARAMETERS, RUNS } from "../shop-context";
 
 const RATE = 2800;
 

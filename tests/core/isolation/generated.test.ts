@@ -4,7 +4,7 @@ import { benchFor, hide } from "../../../scripts/isolation/machine";
 import { checklist, informationOurStop, ours } from "../../../scripts/isolation/policies";
 import { reducedReport } from "../../../scripts/isolation/reduced";
 import { mean, run, runToThresholds } from "../../../scripts/isolation/run";
-import { KNOWLEDGE, PARAMETERS } from "../shop-ground";
+import { KNOWLEDGE, PARAMETERS } from "../shop-context";
 
 const MACHINES = 20;
 /** Threshold 0.8 among those that the baselines are stopped at. */

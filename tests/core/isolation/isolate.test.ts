@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { machineState } from "@/core/isolation/power-path";
-import { KNOWLEDGE } from "../shop-ground";
+import { KNOWLEDGE } from "../shop-context";
 import { chanceOf, isolate, isolated, request, type Said, station } from "./model";
 
 const HUMS: readonly Said[] = [

@@ -7,7 +7,7 @@ import { createIsolator, type Isolation } from "@/core/isolation/isolate";
 import { movesFor, stationsOf } from "@/core/isolation/machine-model";
 import { buildOutcomeTable } from "@/core/isolation/outcome-table";
 import type { Fault, Knowledge } from "@/core/knowledge/types";
-import { KNOWLEDGE, PARAMETERS, RUNS } from "../shop-ground";
+import { KNOWLEDGE, PARAMETERS, RUNS } from "../shop-context";
 import { isolated, request, type Said } from "./model";
 
 const FAMILIES = KNOWLEDGE.families.filter(({ stations }) => stations.length > 0).map(({ id }) => id);

@@ -1,6 +1,6 @@
 import { createIsolator, type Isolation } from "@/core/isolation/isolate";
 import type { IsolateRequest } from "@/core/isolation/isolate.input";
-import { KNOWLEDGE } from "../shop-ground";
+import { KNOWLEDGE } from "../shop-context";
 
 export const isolate = createIsolator(KNOWLEDGE);
 

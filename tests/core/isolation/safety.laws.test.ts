@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { IsolateRequest } from "@/core/isolation/isolate.input";
 import { seededRandom } from "@/core/seeded-random";
-import { KNOWLEDGE, RUNS } from "../shop-ground";
+import { KNOWLEDGE, RUNS } from "../shop-context";
 import { isolate } from "./model";
 
 const FAMILIES = KNOWLEDGE.families.map(({ id }) => id);

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { type ClosedJob, countsOf, type ShopCounts, withCounts } from "@/core/isolation/shop-counts";
 import { whenText } from "@/core/knowledge/when";
-import { KNOWLEDGE, PARAMETERS, RUNS } from "../shop-ground";
+import { KNOWLEDGE, PARAMETERS, RUNS } from "../shop-context";
 import { chanceOf, isolated } from "./model";
 
 const job = (fault: string, isProven = true, family = "capacitor-start"): ClosedJob => ({

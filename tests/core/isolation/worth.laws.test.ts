@@ -4,7 +4,7 @@ import { trialCost } from "@/core/cost/trial-cost";
 import { after, answersOf, type Field, fieldOf, trialsOf, type Weights } from "@/core/isolation/field";
 import { type Bench, benchFor, GIVE_UP } from "../../../scripts/isolation/machine";
 import { reducedBench } from "../../../scripts/isolation/reduced";
-import { KNOWLEDGE, PARAMETERS, RUNS } from "../shop-ground";
+import { KNOWLEDGE, PARAMETERS, RUNS } from "../shop-context";
 
 interface Laid {
   readonly field: Field;

@@ -1,6 +1,6 @@
-import type { Complaint, Entry, EntryKind, TakenIn } from "@/core/job/entry";
+import type { Complaint, Entry, EntryKind, TakenIn } from "@/core/job/log/entry";
 import { limitOf } from "@/core/knowledge/resolve-limits";
-import { KNOWLEDGE, LIMITS } from "../shop-ground";
+import { KNOWLEDGE, LIMITS } from "../shop-context";
 
 /** Lines that stand, found here anew from the bare log. */
 function standing(entries: readonly Entry[]): Entry[] {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
-import { closedJobOf } from "@/core/job/closed-job";
-import type { Payloads } from "@/core/job/entry";
-import { KNOWLEDGE } from "../shop-ground";
+import { closedJobOf } from "@/core/job/isolation/closed-job";
+import type { Payloads } from "@/core/job/log/entry";
+import { KNOWLEDGE } from "../shop-context";
 import { CARDER, type Line, logOf, viewOf } from "./entries";
 
 const said = (moveId: string, outcomeId: string): Line => [

@@ -1,8 +1,8 @@
-import type { Entry, EntryKind, Payloads } from "@/core/job/entry";
-import { AT_THE_DOOR_UNSAID } from "@/core/job/nothing-said";
-import { type JobView, reduceJob } from "@/core/job/reduce";
+import { EMPTY_DOOR_FACTS } from "@/core/job/log/empty-facts";
+import type { Entry, EntryKind, Payloads } from "@/core/job/log/entry";
+import { type JobView, reduceJob } from "@/core/job/log/reduce";
 import { currentVersion } from "@/log/read-payload";
-import { KNOWLEDGE, LIMITS } from "../shop-ground";
+import { KNOWLEDGE, LIMITS } from "../shop-context";
 
 export const T0 = Date.parse("2026-11-25T09:00:00Z");
 
@@ -44,7 +44,7 @@ export const CARDER: Payloads["taken-in"] = {
   ownerId: null,
   ceilingMinor: 8000,
   history: "",
-  ...AT_THE_DOOR_UNSAID,
+  ...EMPTY_DOOR_FACTS,
 };
 export const OUT: Payloads["bench-state"] = { event: "unplugged", evidence: "plug-in-sight" };
 export const DRAINED: Payloads["bench-state"] = {

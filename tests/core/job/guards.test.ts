@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
-import type { Entry, NewEntry } from "@/core/job/entry";
+import type { Entry, NewEntry } from "@/core/job/log/entry";
 import type { GuardContext } from "@/log/guard";
 import { guardEntry } from "@/log/guards";
-import { LIMITS } from "../shop-ground";
+import { LIMITS } from "../shop-context";
 import { CARDER, DRAINED, logOf, OUT, T0, viewOf } from "./entries";
 
 const READING = { kind: "reading", payload: { of: "tool", taken: "now" } } as unknown as NewEntry;

@@ -1,15 +1,15 @@
 import { describe, expect, it } from "vitest";
 import { createIsolator } from "@/core/isolation/isolate";
-import { isolationRequest } from "@/core/job/isolation-request";
+import { isolationRequest } from "@/core/job/isolation/isolation-request";
 import { DEFAULT_SETTINGS } from "@/core/shop/settings";
-import { KNOWLEDGE, PARAMETERS } from "../shop-ground";
+import { KNOWLEDGE, PARAMETERS } from "../shop-context";
 import { CARDER, type Line, logOf, viewOf } from "./entries";
 
-const GROUND = { ...KNOWLEDGE, parameters: PARAMETERS, settings: DEFAULT_SETTINGS, counts: undefined };
+const TOOL_CONTEXT = { ...KNOWLEDGE, parameters: PARAMETERS, settings: DEFAULT_SETTINGS, counts: undefined };
 
 function request(...lines: readonly Line[]) {
   const view = viewOf(logOf(["taken-in", CARDER], ...lines));
-  return isolationRequest(view, { bench: view.bench, isMadeSafe: false }, GROUND);
+  return isolationRequest(view, { bench: view.bench, isMadeSafe: false }, TOOL_CONTEXT);
 }
 
 describe("what lies open", () => {

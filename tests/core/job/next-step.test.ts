@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
-import type { Payloads } from "@/core/job/entry";
+import { EMPTY_FOLLOW_UP_FACTS } from "@/core/job/log/empty-facts";
+import type { Payloads } from "@/core/job/log/entry";
 import { collars, nextStep } from "@/core/job/next-step";
-import { LATER_UNSAID } from "@/core/job/nothing-said";
-import { GROUND, KNOWLEDGE, LIMITS, TOOL_CARDS, TOOLS } from "../shop-ground";
+import { KNOWLEDGE, LIMITS, TOOL_CARDS, TOOL_CONTEXT, TOOLS } from "../shop-context";
 import { CARDER, check, DRAINED, type Line, logOf, OUT, viewOf } from "./entries";
 
 const COMPLAINT: Payloads["complaint"] = {
@@ -21,7 +21,7 @@ const CHECKED = [
 ] as const;
 
 function step(lines: readonly Line[], isPlugFresh = true, now = "2026-11-25T09:06:00.000Z") {
-  const ground = {
+  const context = {
     deadChecks: KNOWLEDGE.deadChecks,
     moves: KNOWLEDGE.moves,
     tools: TOOL_CARDS,
@@ -31,8 +31,8 @@ function step(lines: readonly Line[], isPlugFresh = true, now = "2026-11-25T09:0
     isPlugFresh,
   };
   const view = viewOf(logOf(...lines));
-  const { band, code, stage } = nextStep(view, ground);
-  return { band, code, stage, collars: collars(view, ground) };
+  const { band, code, stage } = nextStep(view, context);
+  return { band, code, stage, collars: collars(view, context) };
 }
 
 /** A start capacitor's reading as the log keeps it. */
@@ -46,7 +46,7 @@ function read(reading: string, dcResistance?: string): Line {
     temperature: "20",
     ...(dcResistance === undefined ? {} : { dcResistance }),
   };
-  const finding = tool?.run(input, GROUND);
+  const finding = tool?.run(input, TOOL_CONTEXT);
   if (!finding?.ok) throw new Error("the tool did not run");
   return [
     "reading",
@@ -134,14 +134,14 @@ describe("what a machine on the bench waits for", () => {
     ],
     [
       "a look next week",
-      [...CHECKED, ["follow-up", { ...LATER_UNSAID, what: "look", onDay: "2026-12-03" }]],
+      [...CHECKED, ["follow-up", { ...EMPTY_FOLLOW_UP_FACTS, what: "look", onDay: "2026-12-03" }]],
       true,
       "due",
       "due/later",
     ],
     [
       "a look today",
-      [...CHECKED, ["follow-up", { ...LATER_UNSAID, what: "look", onDay: "2026-11-25" }]],
+      [...CHECKED, ["follow-up", { ...EMPTY_FOLLOW_UP_FACTS, what: "look", onDay: "2026-11-25" }]],
       true,
       "due",
       "due/now",
@@ -161,7 +161,7 @@ describe("what a machine on the bench waits for", () => {
   it("due days are the shop's own: still the day before in its zone", () => {
     const lines: readonly Line[] = [
       ...CHECKED,
-      ["follow-up", { ...LATER_UNSAID, what: "look", onDay: "2026-11-26" }],
+      ["follow-up", { ...EMPTY_FOLLOW_UP_FACTS, what: "look", onDay: "2026-11-26" }],
     ];
     expect(step(lines, true, "2026-11-25T23:30:00.000Z").code).toBe("due/later");
     expect(step(lines, true, "2026-11-26T00:30:00.000Z").code).toBe("due/now");

@@ -1,21 +1,21 @@
 import { describe, expect, it } from "vitest";
-import { beforeAfter } from "@/core/job/before-after";
-import type { AcceptanceRun, Removed } from "@/core/job/entry";
+import { recallsFor } from "@/core/job/door/recall";
+import { EMPTY_FOLLOW_UP_FACTS, EMPTY_REFITTED_FACTS, EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
+import type { AcceptanceRun, Removed } from "@/core/job/log/entry";
 import { collars, nextStep } from "@/core/job/next-step";
-import { BACK_UNSAID, LATER_UNSAID, OFF_UNSAID } from "@/core/job/nothing-said";
-import { putBackOrder, stillOff, wireMap } from "@/core/job/put-back";
-import { recallsFor } from "@/core/job/recall";
-import { signOffWord } from "@/core/job/sign-off";
-import { KNOWLEDGE, LIMITS, TOOL_CARDS } from "../shop-ground";
+import { putBackOrder, stillOff, wireMap } from "@/core/job/reassembly/put-back";
+import { beforeAfter } from "@/core/job/sign-off/before-after";
+import { signOffWord } from "@/core/job/sign-off/sign-off";
+import { KNOWLEDGE, LIMITS, TOOL_CARDS } from "../shop-context";
 import { CARDER, check, type Line, logOf, OUT, viewOf } from "./entries";
 
 const off = (what: string, change: Partial<Removed> = {}): Line => [
   "removed",
-  { sort: "part", what, count: 1, where: "", ...OFF_UNSAID, ...change },
+  { sort: "part", what, count: 1, where: "", ...EMPTY_REMOVED_FACTS, ...change },
 ];
 const back = (line: number, count: number | null = null): Line => [
   "refitted",
-  { ...BACK_UNSAID, line, how: "back", count },
+  { ...EMPTY_REFITTED_FACTS, line, how: "back", count },
 ];
 const START: readonly Line[] = [["taken-in", CARDER]];
 const view = (...lines: readonly Line[]) => viewOf(logOf(...START, ...lines));
@@ -56,7 +56,7 @@ describe("what is still off", () => {
   });
 
   it("bars the Sign off collar, and a job opened again is to be signed off again", () => {
-    const ground = {
+    const context = {
       deadChecks: KNOWLEDGE.deadChecks,
       moves: KNOWLEDGE.moves,
       tools: TOOL_CARDS,
@@ -65,7 +65,7 @@ describe("what is still off", () => {
       zone: "UTC",
       isPlugFresh: true,
     };
-    const collar = (...lines: readonly Line[]) => collars(view(...lines), ground)["sign-off"];
+    const collar = (...lines: readonly Line[]) => collars(view(...lines), context)["sign-off"];
     expect(collar(off("washer"))).toBe("locked");
     expect(collar(off("washer"), back(2))).toBe("to-come");
     const signed: Line = [
@@ -74,8 +74,8 @@ describe("what is still off", () => {
     ];
     expect(collar(signed)).toBe("done");
     expect(collar(signed, ["reopened", { why: "hums again" }])).toBe("to-come");
-    expect(nextStep(view(signed), ground).band).toBe("gone");
-    expect(nextStep(view(signed, ["reopened", { why: "hums again" }]), ground).band).toBe("now");
+    expect(nextStep(view(signed), context).band).toBe("gone");
+    expect(nextStep(view(signed, ["reopened", { why: "hums again" }]), context).band).toBe("now");
   });
 });
 
@@ -157,7 +157,7 @@ describe("a part fitted for a while", () => {
   ];
   const ends = (onDay: string | null): Line => [
     "follow-up",
-    { ...LATER_UNSAID, about: "temporary-part", what: "Take it out", onDay },
+    { ...EMPTY_FOLLOW_UP_FACTS, about: "temporary-part", what: "Take it out", onDay },
   ];
   const rest = [FITTED, ...TESTS, ["reading", check("insulation")] as Line, run()];
   it("never leaves as repaired, and asks for the day on which it comes out", () => {

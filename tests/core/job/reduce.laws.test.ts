@@ -1,13 +1,13 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import type { Entry, EntryKind, Payloads } from "@/core/job/entry";
-import { LATER_UNSAID } from "@/core/job/nothing-said";
-import type { JobView } from "@/core/job/reduce";
+import { EMPTY_FOLLOW_UP_FACTS } from "@/core/job/log/empty-facts";
+import type { Entry, EntryKind, Payloads } from "@/core/job/log/entry";
+import type { JobView } from "@/core/job/log/reduce";
 import { tool } from "@/tools/capacitor/capacitor-against-mark/tool";
-import { GROUND, RUNS } from "../shop-ground";
+import { RUNS, TOOL_CONTEXT } from "../shop-context";
 import { CARDER, DRAINED, logOf, OUT, viewOf } from "./entries";
 
-const finding = tool.run(tool.example, GROUND);
+const finding = tool.run(tool.example, TOOL_CONTEXT);
 if (!finding.ok) throw new Error("the example does not run");
 const READING: Payloads["reading"] = {
   of: "tool",
@@ -25,7 +25,7 @@ const LINES: readonly Line[] = [
   ["nameplate", { plate: "capacitor", id: "start", mark: "145-174 μF" }],
   ["reading", READING],
   ["note", { text: "x" }],
-  ["follow-up", { ...LATER_UNSAID, what: "look" }],
+  ["follow-up", { ...EMPTY_FOLLOW_UP_FACTS, what: "look" }],
   ["owner-answer", { question: "q", answer: "asked", means: "message" }],
   ["timer-started", { what: "drain", seconds: 9 }],
   ["opened", { access: "hump", is: "capacitor-cover" }],

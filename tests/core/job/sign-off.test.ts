@@ -1,12 +1,12 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { beforeAfter } from "@/core/job/before-after";
-import type { AcceptanceRun, Complaint } from "@/core/job/entry";
-import { BACK_UNSAID, OFF_UNSAID } from "@/core/job/nothing-said";
-import { putBackOrder } from "@/core/job/put-back";
-import { signOffWord } from "@/core/job/sign-off";
+import { EMPTY_REFITTED_FACTS, EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
+import type { AcceptanceRun, Complaint } from "@/core/job/log/entry";
+import { putBackOrder } from "@/core/job/reassembly/put-back";
+import { beforeAfter } from "@/core/job/sign-off/before-after";
+import { signOffWord } from "@/core/job/sign-off/sign-off";
 import { guardEntry } from "@/log/guards";
-import { KNOWLEDGE, LIMITS, RUNS } from "../shop-ground";
+import { KNOWLEDGE, LIMITS, RUNS } from "../shop-context";
 import { CARDER, check, type Line, logOf, OUT, viewOf } from "./entries";
 
 const COMPLAINT: Complaint = { signs: ["hum"], circumstance: "cold", afterMinutes: null, words: "" };
@@ -32,9 +32,9 @@ const run = (change: Partial<AcceptanceRun> = {}): Line => [
 ];
 const SCREWS: Line = [
   "removed",
-  { sort: "fastener", what: "hump screws", count: 2, where: "tray 1", ...OFF_UNSAID },
+  { sort: "fastener", what: "hump screws", count: 2, where: "tray 1", ...EMPTY_REMOVED_FACTS },
 ];
-const back = (line: number): Line => ["refitted", { line, how: "back", ...BACK_UNSAID }];
+const back = (line: number): Line => ["refitted", { line, how: "back", ...EMPTY_REFITTED_FACTS }];
 const START: readonly Line[] = [
   ["taken-in", CARDER],
   ["complaint", COMPLAINT],
@@ -228,7 +228,7 @@ describe("putting back", () => {
   };
   const WIRE: Line = [
     "removed",
-    { sort: "wire", what: "blue lead", count: 1, where: "terminal 5", ...OFF_UNSAID },
+    { sort: "wire", what: "blue lead", count: 1, where: "terminal 5", ...EMPTY_REMOVED_FACTS },
   ];
 
   it("goes in reverse, opened covers in their place", () => {

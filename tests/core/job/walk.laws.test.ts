@@ -1,13 +1,13 @@
 import { describe, expect, it } from "vitest";
-import type { Complaint, Entry, EntryKind, NewEntry, Payloads, TakenIn } from "@/core/job/entry";
-import { BACK_UNSAID, LATER_UNSAID, OFF_UNSAID } from "@/core/job/nothing-said";
-import { signOffWord } from "@/core/job/sign-off";
+import { EMPTY_FOLLOW_UP_FACTS, EMPTY_REFITTED_FACTS, EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
+import type { Complaint, Entry, EntryKind, NewEntry, Payloads, TakenIn } from "@/core/job/log/entry";
+import { signOffWord } from "@/core/job/sign-off/sign-off";
 import type { BenchNeed } from "@/core/knowledge/types";
 import type { BenchEvent } from "@/core/safety/bench-event.input";
 import { applyBenchEvent, type Watch } from "@/core/safety/bench-state";
 import { seededRandom } from "@/core/seeded-random";
 import { guardEntry } from "@/log/guards";
-import { KNOWLEDGE, LIMITS } from "../shop-ground";
+import { KNOWLEDGE, LIMITS } from "../shop-context";
 import { againstRepaired, handsMayGoIn } from "./bare-log";
 import { CARDER, check, logOf, viewOf } from "./entries";
 
@@ -117,7 +117,7 @@ function finish({ entries }: Walk): Action[] {
     act("intervention", { label: "Fitted", faultIds: [], success: 0.97, seen: null }),
     ...view.removed
       .filter(({ refit }) => refit === null)
-      .map(({ seq }) => act("refitted", { ...BACK_UNSAID, line: seq, how: "back" })),
+      .map(({ seq }) => act("refitted", { ...EMPTY_REFITTED_FACTS, line: seq, how: "back" })),
     ...view.bench.opened.map((access) => act("closed", { access })),
     ...CHECKS.slice(0, 3).map((id) => act("reading", { ...check(id), taken: "afterwards" })),
     act("acceptance-run", {
@@ -163,11 +163,11 @@ function astray({ entries }: Walk): Action {
         what: "wave washer",
         count: pick([1, 3]),
         where: "",
-        ...OFF_UNSAID,
+        ...EMPTY_REMOVED_FACTS,
       }),
     () =>
       act("refitted", {
-        ...BACK_UNSAID,
+        ...EMPTY_REFITTED_FACTS,
         line: chance(0.6) && off ? off.seq : line,
         how: pick(["back", "replaced"]),
         count: pick([null, 1, 2]),
@@ -187,7 +187,11 @@ function astray({ entries }: Walk): Action {
     () => act("struck", { seq: line, why: "" }),
     () => act("restored", { seq: line }),
     () =>
-      act("follow-up", { ...LATER_UNSAID, what: "look", onDay: pick([null, "2026-11-24", "2027-01-05"]) }),
+      act("follow-up", {
+        ...EMPTY_FOLLOW_UP_FACTS,
+        what: "look",
+        onDay: pick([null, "2026-11-24", "2027-01-05"]),
+      }),
     () => act("note", { text: "x" }),
     () =>
       act("signed-off", {

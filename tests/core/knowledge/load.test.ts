@@ -3,7 +3,7 @@ import { impossibleProofs } from "@/core/isolation/impossible-proofs";
 import { loadKnowledge, type RawKnowledge } from "@/core/knowledge/load";
 import { resolveLimits } from "@/core/knowledge/resolve-limits";
 import { readKnowledgeFiles } from "../../../scripts/lib/knowledge-files";
-import { KNOWLEDGE, LIMITS, TOOLS } from "../shop-ground";
+import { KNOWLEDGE, LIMITS, TOOLS } from "../shop-context";
 
 type Page = Record<string, unknown>;
 interface Raw {

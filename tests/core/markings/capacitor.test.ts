@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
-import { RUNS } from "../shop-ground";
+import { RUNS } from "../shop-context";
 
 function read(text: string) {
   const parsed = parseCapacitorMark(text);

@@ -4,7 +4,8 @@ import type { CapacitorPart } from "@/core/knowledge/types";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { rankCapacitors } from "@/core/matching/rank";
 import { capacitorRequirement } from "@/core/matching/requirement";
-import { KNOWLEDGE, LIMITS, RUNS } from "../shop-ground";
+import { fitReasonWords, neededWords } from "@/islands/words/match";
+import { KNOWLEDGE, LIMITS, RUNS } from "../shop-context";
 
 function need(text: string, role: "start" | "run", hasResistor = false) {
   const mark = parseCapacitorMark(text);
@@ -16,8 +17,8 @@ function fitOf(text: string, role: "start" | "run", partId: string, hasResistor 
   const found = rankCapacitors(need(text, role, hasResistor), KNOWLEDGE.capacitors, LIMITS).find(
     ({ part }) => part.id === partId,
   );
-  const reason = found?.attributes.find(({ fit }) => fit === found.fit && fit !== "fit")?.reason ?? "";
-  return [found?.fit ?? "missing", reason];
+  const worst = found?.attributes.find(({ fit }) => fit === found.fit && fit !== "fit");
+  return [found?.fit ?? "missing", worst ? fitReasonWords(worst.reason) : ""];
 }
 
 describe("a capacitor in place of another", () => {
@@ -35,8 +36,8 @@ describe("a capacitor in place of another", () => {
     ["20 μF ±5 % 450 VAC class B S0", "run", "run-18-450-b-s0", "temporary", /for a while only/],
     ["20 μF ±5 % 450 VAC class B S0", "run", "run-22-450-b-s0", "temporary", /for a while only/],
     ["20 μF ±5 % 450 VAC class B S0", "run", "run-25-450-b-s0", "reject", /25 % off/],
-    ["20 μF ±5 % 450 VAC class B S0", "run", "run-20-450-c-s0", "reject", /life class C is lower than B/],
-    ["20 μF ±5 % 450 VAC class B S3", "run", "run-20-450-b-s0", "reject", /protection S0 is lower than S3/],
+    ["20 μF ±5 % 450 VAC class B S0", "run", "run-20-450-c-s0", "reject", /Life class C is lower than B/],
+    ["20 μF ±5 % 450 VAC class B S3", "run", "run-20-450-b-s0", "reject", /Protection S0 is lower than S3/],
     ["20 μF ±5 % 450 VAC class B S3", "run", "run-20-450-a-s3", "fit", /^$/],
     ["20 μF ±5 % 450 VAC", "run", "start-108-130-250", "reject", /overheats and bursts/],
   ])("%s (%s): %s is %s", (text, role, partId, fit, words) => {
@@ -54,10 +55,9 @@ describe("a capacitor in place of another", () => {
   });
 
   it("says where each value of the requirement comes from", () => {
-    expect(need("145-174 μF", "start").needed.find(({ id }) => id === "voltage")).toMatchObject({
-      from: "assumed",
-      words: "at least 249 V",
-    });
+    const unmarked = need("145-174 μF", "start");
+    expect(unmarked.needed.find(({ id }) => id === "voltage")).toMatchObject({ from: "assumed" });
+    expect(neededWords(unmarked, "voltage")).toBe("at least 249 V");
     expect(need("145-174 μF 250 VAC", "start").needed.find(({ id }) => id === "voltage")).toMatchObject({
       from: "marked",
     });

@@ -12,7 +12,7 @@ import { parseMoney } from "@/core/quantity/money";
 import { parseReading } from "@/core/quantity/parse-reading";
 import { QUANTITIES, type QuantityId } from "@/core/quantity/reading";
 import { intervalOf, limitOfError } from "@/core/quantity/uncertainty";
-import { RUNS } from "../shop-ground";
+import { RUNS } from "../shop-context";
 
 const quantity = fc.constantFrom<QuantityId>("capacitance", "resistance", "insulation", "voltage", "current");
 

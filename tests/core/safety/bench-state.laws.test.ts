@@ -3,8 +3,8 @@ import { describe, expect, it } from "vitest";
 import type { StoreId } from "@/core/knowledge/types";
 import type { BenchEvent } from "@/core/safety/bench-event.input";
 import { AT_THE_DOOR, applyBenchEvent, type BenchMachine, gapsFor } from "@/core/safety/bench-state";
-import { benchSummary } from "@/core/safety/bench-words";
-import { LIMITS, RUNS } from "../shop-ground";
+import { benchSummary } from "@/core/safety/bench-summary";
+import { LIMITS, RUNS } from "../shop-context";
 
 const store = fc.constantFrom<StoreId>("start", "run", "bus", "any");
 const event: fc.Arbitrary<BenchEvent> = fc.oneof(

@@ -7,12 +7,13 @@ import {
   asSeen,
   type BenchMachine,
   type BenchState,
+  chargeState,
   gapsFor,
   isPlugFresh,
-  storedStanding,
 } from "@/core/safety/bench-state";
-import { benchSummary } from "@/core/safety/bench-words";
-import { LIMITS } from "../shop-ground";
+import { benchSummary } from "@/core/safety/bench-summary";
+import { benchWords } from "@/islands/words/bench-state";
+import { LIMITS } from "../shop-context";
 
 const T0 = "2026-11-25T09:00:00.000Z";
 const CARDER: BenchMachine = { connection: "plug", stores: ["start"], hasBattery: false, holds: [] };
@@ -183,7 +184,7 @@ describe("what lapses", () => {
     ["electrolytic", 30, "lapsed"],
   ] as const)("%s after %d minutes is %s", (dielectric, later, standing) => {
     const state = stateAfter(CARDER, OUT, volts(0.3, dielectric));
-    expect(storedStanding(state, "start", minutes(later), LIMITS)).toBe(standing);
+    expect(chargeState(state, "start", minutes(later), LIMITS)).toBe(standing);
   });
 
   it("a clip left on does not lapse", () => {
@@ -246,7 +247,7 @@ describe("what lapses", () => {
 
 describe("the state in words", () => {
   const words = (state: BenchState, machine: BenchMachine = CARDER, limits: Limits = LIMITS) =>
-    benchSummary(state, machine, T0, limits);
+    benchWords(benchSummary(state, machine, T0, limits)).words;
   it.each<[BenchEvent[], string, string]>([
     [[], "Not known: is the plug out?", "live"],
     [[{ event: "plugged-in" }], "Plugged in", "live"],
@@ -255,11 +256,13 @@ describe("the state in words", () => {
     [[OUT, DRAINED], "Unplugged, drained to 0.3 V", "hands"],
     [[OUT, { event: "stored-clip", id: "start" }], "Unplugged, clip left on", "hands"],
   ])("%j: %s", (events, said, level) => {
-    expect(words(stateAfter(CARDER, ...events))).toMatchObject({ words: said, level });
+    const state = stateAfter(CARDER, ...events);
+    expect(words(state)).toBe(said);
+    expect(benchSummary(state, CARDER, T0, LIMITS).level).toBe(level);
   });
 
   it("the worst of two stored items counts", () => {
     const both: BenchMachine = { connection: "plug", stores: ["start", "run"], hasBattery: false, holds: [] };
-    expect(words(stateAfter(both, OUT, DRAINED), both).words).toBe("Unplugged, charge not read");
+    expect(words(stateAfter(both, OUT, DRAINED), both)).toBe("Unplugged, charge not read");
   });
 });

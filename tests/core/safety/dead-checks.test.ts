@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { parseReading } from "@/core/quantity/parse-reading";
 import { checksFor, judgeDeadCheck, type ProtectionClass } from "@/core/safety/dead-checks";
-import { KNOWLEDGE, LIMITS } from "../shop-ground";
+import { KNOWLEDGE, LIMITS } from "../shop-context";
 
 function judge(checkId: string, typed: string, protection: ProtectionClass, hasHeater = false) {
   const check = KNOWLEDGE.deadChecks.find(({ id }) => id === checkId);

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { farads, ohms, volts } from "@/core/quantity/units";
 import { drainTime, planDischarge, startVoltage } from "@/core/safety/discharge";
 import { voltsAfter } from "@/core/simulation/meter";
-import { LIMITS, RUNS } from "../shop-ground";
+import { LIMITS, RUNS } from "../shop-context";
 
 const part = (
   voltsAc: number | undefined,

@@ -1,15 +1,15 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import type { TakenIn } from "@/core/job/entry";
-import { hazardFacts, reduceJob } from "@/core/job/reduce";
-import { finalTests } from "@/core/job/sign-off";
+import type { TakenIn } from "@/core/job/log/entry";
+import { hazardFacts, reduceJob } from "@/core/job/log/reduce";
+import { finalTests } from "@/core/job/sign-off/sign-off";
 import type { BenchEvent } from "@/core/safety/bench-event.input";
 import { AT_THE_DOOR, applyBenchEvent, type BenchMachine, gapsFor } from "@/core/safety/bench-state";
-import { benchSummary } from "@/core/safety/bench-words";
+import { benchSummary } from "@/core/safety/bench-summary";
 import { alternativeTo, checksFor, type ProtectionClass } from "@/core/safety/dead-checks";
 import { hazardIds } from "@/core/safety/hazards";
 import { CARDER, logOf } from "../job/entries";
-import { KNOWLEDGE, LIMITS, RUNS } from "../shop-ground";
+import { KNOWLEDGE, LIMITS, RUNS } from "../shop-context";
 
 const NOW = "2026-11-25T10:00:00.000Z";
 const CLASSES = ["class-1", "class-2", "class-3", "battery", "not-known"] as const;
@@ -36,7 +36,7 @@ const notTheBattery: fc.Arbitrary<BenchEvent> = fc.constantFrom<BenchEvent>(
   { event: "stored-clip", id: "start" },
   { event: "stored-volts", id: "bus", volts: 0, dielectric: "film" },
   { event: "held", id: "springs", is: "held" },
-  { event: "minded", id: "battery" },
+  { event: "seen-to", id: "battery" },
 );
 
 function stateAfter(machine: BenchMachine, events: readonly BenchEvent[]) {

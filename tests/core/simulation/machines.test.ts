@@ -14,7 +14,7 @@ import { type InductionState, inductionPoint, synchronousSpeed } from "@/core/si
 import { settledSpeed } from "@/core/simulation/operating-point";
 import { riseAfter, secondsToOpen, secondsToRise } from "@/core/simulation/protector";
 import { AS_IT_STANDS, runMachine } from "@/core/simulation/run-machine";
-import { KNOWLEDGE, RUNS } from "../shop-ground";
+import { KNOWLEDGE, RUNS } from "../shop-context";
 
 const circuitOf = (family: SimulatedFamily) => {
   const part = soundMachine(family).induction;

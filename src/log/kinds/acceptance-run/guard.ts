@@ -1,4 +1,4 @@
-import { isWhole } from "@/core/job/put-back";
+import { isWhole } from "@/core/job/reassembly/put-back";
 import { issue } from "@/core/result";
 import type { Guard } from "../../guard";
 

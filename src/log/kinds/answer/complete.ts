@@ -4,9 +4,9 @@ import type { Completion } from "../../completion";
 const NO_ANSWER: readonly string[] = ["not-sure", "could-not"];
 
 /** A move and an answer of it that exist, or that it said nothing. */
-export const complete: Completion<"answer"> = (payload, { ground }) => {
+export const complete: Completion<"answer"> = (payload, { shopContext }) => {
   const { moveId, outcomeId } = payload;
-  const move = ground.knowledge.moves.find(({ id }) => id === moveId);
+  const move = shopContext.knowledge.moves.find(({ id }) => id === moveId);
   if (!move) return fail(issue("payload.moveId", "unknown/move", `There is no move "${moveId}".`, moveId));
   const known = [...move.outcomes, ...NO_ANSWER];
   if (!known.includes(outcomeId))

@@ -1,4 +1,4 @@
-import type { JobView } from "@/core/job/reduce";
+import type { JobView } from "@/core/job/log/reduce";
 import type { StoreId } from "@/core/knowledge/types";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import type { Reading } from "@/core/quantity/reading";
@@ -41,9 +41,9 @@ function eventOf(draft: Drafts["bench-state"], view: JobView): Result<BenchEvent
 }
 
 /** Volts as a number, the dielectric from the marking; an event that the bench state does not allow is refused. */
-export const complete: Completion<"bench-state"> = (draft, { view, now, ground }) => {
+export const complete: Completion<"bench-state"> = (draft, { view, now, shopContext }) => {
   const event = eventOf(draft, view);
   if (!event.ok) return event;
-  const tried = applyBenchEvent(view.bench, event.value, now, view.machine, ground.limits);
+  const tried = applyBenchEvent(view.bench, event.value, now, view.machine, shopContext.limits);
   return tried.ok ? ok({ payload: event.value }) : tried;
 };

@@ -37,7 +37,7 @@ export const words: KindWords<"bench-state"> = (payload) => {
       return "Nothing in it stores charge";
     case "held":
       return `${HELD[payload.id]} ${payload.is === "none" ? "not in this machine" : payload.is}`;
-    case "minded":
+    case "seen-to":
       return `Seen to: ${payload.id.replaceAll("-", " ")}`;
     case "load":
       return payload.is === "separated" ? "Motor parted from its load" : "Motor joined to its load";

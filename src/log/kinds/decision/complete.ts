@@ -3,7 +3,7 @@ import type { DecisionTrial, Route } from "@/core/decision/routes";
 import type { Repair } from "@/core/knowledge/types";
 import { fail, issue, ok, type Result } from "@/core/result";
 import { decisionFor } from "@/server/services/decide-job";
-import type { Ground } from "@/server/services/ground";
+import type { ShopContext } from "@/server/services/shop-context";
 import type { Completion } from "../../completion";
 import type { Drafts } from "../../schemas";
 
@@ -13,10 +13,10 @@ function routeLabel(route: Route, first: DecisionTrial | undefined, repairs: rea
   return ids.map((id) => repairs.find((repair) => repair.id === id)?.label ?? id).join(", ");
 }
 
-function refusal(repair: string, { refused }: Decision, ground: Ground): Result<never> | undefined {
+function refusal(repair: string, { refused }: Decision, shopContext: ShopContext): Result<never> | undefined {
   const one = refused.find((row) => row.repair === repair);
   if (!one) return undefined;
-  const { repairs, faults } = ground.knowledge;
+  const { repairs, faults } = shopContext.knowledge;
   const label = repairs.find(({ id }) => id === repair)?.label ?? repair;
   const root = faults.find(({ id }) => id === one.root)?.label ?? one.root;
   return fail(
@@ -40,11 +40,11 @@ function firstStep(
 }
 
 /** What a route costs, and whether it may be taken without proof: by the server's own isolation. */
-export const complete: Completion<"decision"> = async (draft, { view, ground }) => {
-  const found = await decisionFor(view, ground);
+export const complete: Completion<"decision"> = async (draft, { view, shopContext }) => {
+  const found = await decisionFor(view, shopContext);
   if (!found.ok) return found;
   const { decision, isolation } = found.value;
-  const refused = draft.repair === undefined ? undefined : refusal(draft.repair, decision, ground);
+  const refused = draft.repair === undefined ? undefined : refusal(draft.repair, decision, shopContext);
   if (refused) return refused;
   const route = decision.routes[draft.route];
   const first = firstStep(draft, route, isolation.trials);
@@ -60,7 +60,7 @@ export const complete: Completion<"decision"> = async (draft, { view, ground }) 
       ),
     );
   const machine = decision.routes.replace.mean;
-  const share = ground.parameters["unproven-part-share"];
+  const share = shopContext.parameters["unproven-part-share"];
   const isUnproven = !isolation.purchaseGate.open && needsProof(draft.route, first, machine, share);
   if (isUnproven && draft.overrideWhy.trim() === "")
     return fail(
@@ -75,7 +75,7 @@ export const complete: Completion<"decision"> = async (draft, { view, ground }) 
     payload: {
       route: route.id,
       repairs: first?.repairs ?? [],
-      label: routeLabel(route, first, ground.knowledge.repairs),
+      label: routeLabel(route, first, shopContext.knowledge.repairs),
       mean: route.mean,
       wrong: first ? 1 - first.cures : 0,
       against: { route: against.id, mean: against.mean },

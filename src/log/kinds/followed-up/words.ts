@@ -1,4 +1,4 @@
-import type { FollowedUp } from "@/core/job/entry";
+import type { FollowedUp } from "@/core/job/log/entry";
 import type { KindWords } from "../../kind-words";
 
 const FOLLOWED: Readonly<Record<FollowedUp["result"], string>> = {

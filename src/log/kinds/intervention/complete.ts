@@ -1,16 +1,19 @@
 import { NOT_KNOWN } from "@/core/isolation/machine-model";
-import type { InterventionDone } from "@/core/job/entry";
+import type { InterventionDone } from "@/core/job/log/entry";
 import { fail, issue, ok, type Result } from "@/core/result";
-import type { Ground } from "@/server/services/ground";
 import { noSuchRepair } from "@/server/services/no-such-repair";
+import type { ShopContext } from "@/server/services/shop-context";
 import type { Completion } from "../../completion";
 import type { Drafts } from "../../schemas";
 
-function lookOf({ repair, seen }: Drafts["intervention"], ground: Ground): Result<InterventionDone["seen"]> {
+function lookOf(
+  { repair, seen }: Drafts["intervention"],
+  shopContext: ShopContext,
+): Result<InterventionDone["seen"]> {
   if (seen === undefined) return ok(null);
-  const row = ground.knowledge.seen.find((one) => one.id === seen && one.repair === repair);
+  const row = shopContext.knowledge.seen.find((one) => one.id === seen && one.repair === repair);
   if (row) return ok({ moveId: row.moveId, outcomeId: row.outcomeId });
-  const known = ground.knowledge.seen.filter((one) => one.repair === repair).map(({ id }) => id);
+  const known = shopContext.knowledge.seen.filter((one) => one.repair === repair).map(({ id }) => id);
   return fail(
     issue(
       "payload.seen",
@@ -22,14 +25,14 @@ function lookOf({ repair, seen }: Drafts["intervention"], ground: Ground): Resul
 }
 
 /** A repair that was done: the knowledge says what it cures and how surely. */
-export const complete: Completion<"intervention"> = (draft, { view, ground }) => {
+export const complete: Completion<"intervention"> = (draft, { view, shopContext }) => {
   const { repair } = draft;
-  const row = ground.knowledge.repairs.find(({ id }) => id === repair);
-  if (!row) return noSuchRepair(repair, ground);
-  const look = lookOf(draft, ground);
+  const row = shopContext.knowledge.repairs.find(({ id }) => id === repair);
+  if (!row) return noSuchRepair(repair, shopContext);
+  const look = lookOf(draft, shopContext);
   if (!look.ok) return look;
   const family = view.takenIn?.family ?? "";
-  const cured = ground.knowledge.faults.filter(
+  const cured = shopContext.knowledge.faults.filter(
     ({ fix, families }) => fix.repair === repair && (family === NOT_KNOWN || families.includes(family)),
   );
   // One figure for the repair: the least sure of what it may have cured.

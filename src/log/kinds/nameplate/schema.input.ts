@@ -1,6 +1,6 @@
 import * as yup from "yup";
 import { byTag, oneOf, text } from "@/core/fields.input";
-import { parsePower } from "@/core/motor/nameplate-power";
+import { parsePower } from "@/core/nameplate/power";
 import { parseReading } from "@/core/quantity/parse-reading";
 import { readableBy, strictObject } from "@/core/validate";
 import type { Upcaster } from "../../versions";

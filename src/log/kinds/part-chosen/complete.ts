@@ -3,12 +3,13 @@ import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { rankCapacitors } from "@/core/matching/rank";
 import { capacitorRequirement } from "@/core/matching/requirement";
 import { fail, issue, ok } from "@/core/result";
+import { fitReasonWords } from "@/islands/words/match";
 import type { Completion } from "../../completion";
 
 /** The server ranks the part itself: one that does not fit cannot be chosen, whatever the screen said. */
-export const complete: Completion<"part-chosen"> = (draft, { view, ground }) => {
+export const complete: Completion<"part-chosen"> = (draft, { view, shopContext }) => {
   const { forPart, partId } = draft;
-  const part = ground.knowledge.capacitors.find(({ id }) => id === partId);
+  const part = shopContext.knowledge.capacitors.find(({ id }) => id === partId);
   const marked = view.capacitors.find(({ id }) => id === forPart);
   const mark = marked ? parseCapacitorMark(marked.mark) : undefined;
   if (!part) return fail(issue("payload.partId", "unknown/part", `There is no part "${partId}".`, partId));
@@ -24,21 +25,23 @@ export const complete: Completion<"part-chosen"> = (draft, { view, ground }) => 
   const need = capacitorRequirement(
     mark.value,
     forPart,
-    ground.settings.value.volts,
-    hadResistor(view, forPart, ground.knowledge.moves),
-    ground.limits,
+    shopContext.settings.value.volts,
+    hadResistor(view, forPart, shopContext.knowledge.moves),
+    shopContext.limits,
   );
-  const [ranked] = rankCapacitors(need, [part], ground.limits);
+  const [ranked] = rankCapacitors(need, [part], shopContext.limits);
   if (!ranked || ranked.fit === "reject") {
     const why = ranked?.attributes
       .filter(({ fit }) => fit === "reject")
-      .map(({ reason }) => reason)
+      .map(({ reason }) => fitReasonWords(reason))
       .join(" ");
     return fail(
       issue("payload.partId", "match/does-not-fit", `${part.label} does not fit: ${why ?? ""}`, partId),
     );
   }
-  const notes = ranked.attributes.filter(({ fit }) => fit !== "fit").map(({ reason }) => reason);
+  const notes = ranked.attributes
+    .filter(({ fit }) => fit !== "fit")
+    .map(({ reason }) => fitReasonWords(reason));
   const { label, priceMinor, days } = part;
   return ok({ payload: { forPart, partId, label, fit: ranked.fit, notes, priceMinor, days } });
 };

@@ -1,5 +1,5 @@
-import type { DeadCheckReading } from "@/core/job/entry";
-import type { JobView } from "@/core/job/reduce";
+import type { DeadCheckReading } from "@/core/job/log/entry";
+import type { JobView } from "@/core/job/log/reduce";
 import type { Move } from "@/core/knowledge/types";
 import { parseReading } from "@/core/quantity/parse-reading";
 import { at, fail, issue, ok, type Result } from "@/core/result";
@@ -7,18 +7,18 @@ import { judgeDeadCheck } from "@/core/safety/dead-checks";
 import { needOf } from "@/core/tools/need-of";
 import type { Executor } from "@/server/db/executor";
 import { looseReading as looseReadingOf } from "@/server/repositories/loose-readings";
-import type { Ground } from "@/server/services/ground";
 import { runTool } from "@/server/services/run-tool";
+import type { ShopContext } from "@/server/services/shop-context";
 import type { Completed, Completion } from "../../completion";
 import type { Drafts } from "../../schemas";
 
 type Posted<O extends Drafts["reading"]["of"]> = Extract<Drafts["reading"], { of: O }>;
 
 /** The move that a reading was taken for, if any; a move that its tool does not judge is refused. */
-function moveFor(toolId: string, moveId: string | null, ground: Ground): Result<Move | null> {
+function moveFor(toolId: string, moveId: string | null, shopContext: ShopContext): Result<Move | null> {
   if (moveId === null) return ok(null);
-  const judges = ground.tools.find(({ id }) => id === toolId)?.judges ?? [];
-  const move = ground.knowledge.moves.find(({ id }) => id === moveId);
+  const judges = shopContext.tools.find(({ id }) => id === toolId)?.judges ?? [];
+  const move = shopContext.knowledge.moves.find(({ id }) => id === moveId);
   if (move && judges.includes(move.id)) return ok(move);
   return fail(
     issue(
@@ -30,13 +30,16 @@ function moveFor(toolId: string, moveId: string | null, ground: Ground): Result<
   );
 }
 
-async function toolReading(draft: Posted<"tool">, ground: Ground): Promise<Result<Completed<"reading">>> {
+async function toolReading(
+  draft: Posted<"tool">,
+  shopContext: ShopContext,
+): Promise<Result<Completed<"reading">>> {
   const { toolId, moveId, input, taken } = draft;
-  const move = moveFor(toolId, moveId, ground);
+  const move = moveFor(toolId, moveId, shopContext);
   if (!move.ok) return move;
-  const finding = await runTool(toolId, input, {}, ground);
+  const finding = await runTool(toolId, input, {}, shopContext);
   if (!finding.ok) return fail(...at("payload", finding.issues));
-  const touches = ground.tools.find(({ id }) => id === toolId)?.touches ?? [];
+  const touches = shopContext.tools.find(({ id }) => id === toolId)?.touches ?? [];
   const payload = {
     of: "tool",
     toolId,
@@ -52,14 +55,14 @@ async function toolReading(draft: Posted<"tool">, ground: Ground): Promise<Resul
 async function looseReading(
   draft: Posted<"loose">,
   on: Executor,
-  ground: Ground,
+  shopContext: ShopContext,
 ): Promise<Result<Completed<"reading">>> {
   const found = await looseReadingOf(on, draft.looseReadingId);
   if (!found)
     return fail(
       issue("payload.looseReadingId", "unknown/reading", "There is no such reading.", draft.looseReadingId),
     );
-  const move = moveFor(found.toolId, draft.moveId, ground);
+  const move = moveFor(found.toolId, draft.moveId, shopContext);
   if (!move.ok) return move;
   const { toolId, input, finding, id } = found;
   const payload = {
@@ -80,8 +83,12 @@ const LOOKS: Readonly<Record<string, DeadCheckReading["verdict"]>> = {
   "not sure": "undecided",
 };
 
-function deadCheck(draft: Posted<"dead-check">, view: JobView, ground: Ground): Result<Completed<"reading">> {
-  const check = ground.knowledge.deadChecks.find(({ id }) => id === draft.checkId);
+function deadCheck(
+  draft: Posted<"dead-check">,
+  view: JobView,
+  shopContext: ShopContext,
+): Result<Completed<"reading">> {
+  const check = shopContext.knowledge.deadChecks.find(({ id }) => id === draft.checkId);
   if (!check)
     return fail(
       issue("payload.checkId", "unknown/check", `There is no dead check "${draft.checkId}".`, draft.checkId),
@@ -111,7 +118,7 @@ function deadCheck(draft: Posted<"dead-check">, view: JobView, ground: Ground): 
     reading,
     taken?.protectionClass ?? "not-known",
     taken?.heater === "yes",
-    ground.limits,
+    shopContext.limits,
   );
   const payload = {
     ...base,
@@ -126,7 +133,7 @@ function deadCheck(draft: Posted<"dead-check">, view: JobView, ground: Ground): 
 }
 
 /** The Finding of a tool, the verdict of a dead check: worked out here, whatever the screen previewed. */
-export const complete: Completion<"reading"> = (draft, { view, on, ground }) => {
-  if (draft.of === "tool") return toolReading(draft, ground);
-  return draft.of === "loose" ? looseReading(draft, on, ground) : deadCheck(draft, view, ground);
+export const complete: Completion<"reading"> = (draft, { view, on, shopContext }) => {
+  if (draft.of === "tool") return toolReading(draft, shopContext);
+  return draft.of === "loose" ? looseReading(draft, on, shopContext) : deadCheck(draft, view, shopContext);
 };

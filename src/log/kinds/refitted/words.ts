@@ -1,4 +1,4 @@
-import type { Refitted } from "@/core/job/entry";
+import type { Refitted } from "@/core/job/log/entry";
 import type { KindWords } from "../../kind-words";
 
 const REFIT: Readonly<Record<Refitted["how"], string>> = {

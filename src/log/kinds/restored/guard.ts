@@ -1,4 +1,4 @@
-import { struckSeqs } from "@/core/job/log";
+import { struckSeqs } from "@/core/job/log/lines";
 import { issue } from "@/core/result";
 import type { Guard } from "../../guard";
 

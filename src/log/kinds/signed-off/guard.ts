@@ -1,5 +1,5 @@
 import pluralize from "pluralize";
-import type { OffLine } from "@/core/job/back-together";
+import type { OffLine } from "@/core/job/reassembly/reassembly";
 import { issue } from "@/core/result";
 import type { Guard } from "../../guard";
 

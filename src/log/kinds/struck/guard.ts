@@ -1,5 +1,5 @@
-import type { Entry } from "@/core/job/entry";
-import { struckSeqs } from "@/core/job/log";
+import type { Entry } from "@/core/job/log/entry";
+import { struckSeqs } from "@/core/job/log/lines";
 import { issue } from "@/core/result";
 import type { Guard } from "../../guard";
 

@@ -3,9 +3,9 @@ import { jobExists } from "@/server/repositories/jobs";
 import type { Completion } from "../../completion";
 
 /** The family, the hazards and the earlier job that a machine at the door names must exist. */
-export const complete: Completion<"taken-in"> = async (payload, { on, ground }) => {
+export const complete: Completion<"taken-in"> = async (payload, { on, shopContext }) => {
   const { family, hazards, from } = payload;
-  const { families, hazards: known } = ground.knowledge;
+  const { families, hazards: known } = shopContext.knowledge;
   const hazard = hazards.find((one) => !known.some(({ id }) => id === one));
   if (hazard !== undefined)
     return fail(issue("payload.hazards", "unknown/hazard", `There is no hazard "${hazard}".`, hazard));

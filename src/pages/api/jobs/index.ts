@@ -4,7 +4,7 @@ import { strictObject } from "@/core/validate";
 import { takeInDraftSchema } from "@/log/entry-draft.input";
 import { defineEndpoint } from "@/server/http/endpoint";
 import { findJobs } from "@/server/queries/jobs";
-import { shopGround } from "@/server/services/ground";
+import { readShopContext } from "@/server/services/shop-context";
 import { takeIn } from "@/server/services/take-in";
 
 const hit = strictObject({
@@ -20,7 +20,7 @@ export const GET = defineEndpoint({
   query: { find: "Words to find" },
   response: strictObject({ jobs: yup.array(hit.required()).required() }),
   handle: async ({ context }) => {
-    const { db, knowledge, limits } = await shopGround();
+    const { db, knowledge, limits } = await readShopContext();
     const words = (context.url.searchParams.get("find") ?? "").slice(0, 100);
     return ok({ jobs: await findJobs(db, words, { ...knowledge, limits }) });
   },
@@ -32,7 +32,7 @@ export const POST = defineEndpoint({
   body: takeInDraftSchema,
   response: strictObject({ jobId: yup.number().integer().required() }),
   handle: async ({ body }) => {
-    const made = await takeIn(body, new Date().toISOString(), await shopGround());
+    const made = await takeIn(body, new Date().toISOString(), await readShopContext());
     return made.ok ? ok({ jobId: made.value }) : made;
   },
 });

@@ -4,8 +4,8 @@ import { ok } from "@/core/result";
 import { findingSchema } from "@/core/tools/finding.input";
 import { strictObject } from "@/core/validate";
 import { defineEndpoint } from "@/server/http/endpoint";
-import { shopGround } from "@/server/services/ground";
 import { noSuchTool, runTool } from "@/server/services/run-tool";
+import { readShopContext } from "@/server/services/shop-context";
 import { TOOL_IDS } from "@/tools/registry";
 
 export const POST = defineEndpoint({
@@ -18,7 +18,7 @@ export const POST = defineEndpoint({
   }).required(),
   response: strictObject({ finding: findingSchema.required() }),
   handle: async ({ params, body }) => {
-    const finding = await runTool(params.tool, body.input, body.limits ?? {}, await shopGround());
+    const finding = await runTool(params.tool, body.input, body.limits ?? {}, await readShopContext());
     return finding.ok ? ok({ finding: finding.value }) : finding;
   },
 });

@@ -17,12 +17,12 @@ export const COLOURS = [
 ] as const;
 /** `burnt`: the band can no longer be told. */
 export type Colour = (typeof COLOURS)[number];
-export type Told = Exclude<Colour, "burnt">;
+export type LegibleColour = Exclude<Colour, "burnt">;
 
-export const TOLD = COLOURS.filter((colour): colour is Told => colour !== "burnt");
+export const LEGIBLE = COLOURS.filter((colour): colour is LegibleColour => colour !== "burnt");
 
-const DIGITS: readonly Told[] = TOLD.slice(0, 10);
-const TOLERANCE: ReadonlyMap<Told, number> = new Map([
+const DIGITS: readonly LegibleColour[] = LEGIBLE.slice(0, 10);
+const TOLERANCE: ReadonlyMap<LegibleColour, number> = new Map([
   ["brown", 0.01],
   ["red", 0.02],
   ["orange", 0.0005],
@@ -37,7 +37,7 @@ const TOLERANCE: ReadonlyMap<Told, number> = new Map([
 /** Without a tolerance band. */
 const NO_BAND_TOLERANCE = 0.2;
 /** Parts per million a kelvin. */
-const TEMPERATURE: ReadonlyMap<Told, number> = new Map([
+const TEMPERATURE: ReadonlyMap<LegibleColour, number> = new Map([
   ["black", 250],
   ["brown", 100],
   ["red", 50],
@@ -49,7 +49,7 @@ const TEMPERATURE: ReadonlyMap<Told, number> = new Map([
   ["grey", 1],
 ]);
 
-function multiplierOf(colour: Told): number {
+function multiplierOf(colour: LegibleColour): number {
   if (colour === "gold") return 0.1;
   return colour === "silver" ? 0.01 : 10 ** DIGITS.indexOf(colour);
 }
@@ -85,7 +85,7 @@ export function preferredNumbers(tolerance: number): ReadonlySet<number> {
  * @returns undefined where a colour cannot stand in its place
  * @example markedBy(["brown", "green", "orange", "gold"]) // 15 kΩ ±5 %, preferred
  */
-export function markedBy(bands: readonly Told[]): Marked | undefined {
+export function markedBy(bands: readonly LegibleColour[]): Marked | undefined {
   const count = bands.length >= 5 ? 3 : 2;
   const digits = bands.slice(0, count).map((colour) => DIGITS.indexOf(colour));
   const [multiplier, tolerance, temperature] = bands.slice(count);
@@ -106,9 +106,9 @@ export function markedBy(bands: readonly Told[]): Marked | undefined {
 
 /** Every way the burnt bands may have been, and the value each gives: preferred values only, each value once. */
 export function possibleValues(bands: readonly Colour[]): readonly Marked[] {
-  const ways = bands.reduce<Told[][]>(
+  const ways = bands.reduce<LegibleColour[][]>(
     (sofar, band) =>
-      sofar.flatMap((one) => (band === "burnt" ? TOLD : [band]).map((colour) => [...one, colour])),
+      sofar.flatMap((one) => (band === "burnt" ? LEGIBLE : [band]).map((colour) => [...one, colour])),
     [[]],
   );
   const marked = ways.flatMap((way) => markedBy(way) ?? []).filter(({ isPreferred }) => isPreferred);

@@ -2,7 +2,7 @@ import type { Reading } from "@/core/quantity/reading";
 import { type Interval, intervalOf, limitOfError } from "@/core/quantity/uncertainty";
 import { field, type InputOf } from "@/core/tools/field.input";
 import { type Analysis, defineTool } from "@/core/tools/tool";
-import { COLOURS, type Marked, markedBy, possibleValues, type Told } from "./bands";
+import { COLOURS, type LegibleColour, type Marked, markedBy, possibleValues } from "./bands";
 
 const FIELDS = {
   bands: field.sequence(
@@ -48,10 +48,10 @@ type Input = InputOf<typeof FIELDS>;
 type Answer = Analysis<(typeof CODES)[number]>;
 type Said = Answer["reasons"][number];
 
-const isTold = (bands: Input["bands"]): bands is readonly Told[] => !bands.includes("burnt");
+const isLegible = (bands: Input["bands"]): bands is readonly LegibleColour[] => !bands.includes("burnt");
 
 /** The bands as they can be read: from the end they were given, or from the other where only that makes sense. */
-function bestReading(bands: readonly Told[]): {
+function bestReading(bands: readonly LegibleColour[]): {
   readonly marked: Marked | undefined;
   readonly cautions: Said[];
 } {
@@ -167,7 +167,7 @@ function burnt(bands: Input["bands"], value: number | undefined): Answer {
 function analyse(input: Input): Answer {
   const { bands, measured: reading, meter } = input;
   const value = reading?.kind === "value" ? reading.value : undefined;
-  if (!isTold(bands)) return burnt(bands, value);
+  if (!isLegible(bands)) return burnt(bands, value);
   const { marked, cautions } = bestReading(bands);
   if (!marked) return nothing("bands/not-a-value");
   const measured = value === undefined ? undefined : intervalFor(value, meter);

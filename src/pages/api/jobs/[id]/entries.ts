@@ -2,8 +2,8 @@ import { ok } from "@/core/result";
 import { entryDraftSchema } from "@/log/entry-draft.input";
 import { jobParams, jobViewAnswer } from "@/server/http/answers";
 import { defineEndpoint } from "@/server/http/endpoint";
-import { shopGround } from "@/server/services/ground";
 import { type EntryDraft, recordEntry } from "@/server/services/record-entry";
+import { readShopContext } from "@/server/services/shop-context";
 
 /** Appends one entry to a job's log and answers with the job as it stands then. */
 export const POST = defineEndpoint({
@@ -16,7 +16,7 @@ export const POST = defineEndpoint({
       Number(params.id),
       body as EntryDraft,
       new Date().toISOString(),
-      await shopGround(),
+      await readShopContext(),
     );
     return kept.ok ? ok(kept.value) : kept;
   },

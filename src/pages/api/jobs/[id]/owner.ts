@@ -3,12 +3,12 @@ import { strictObject } from "@/core/validate";
 import { jobParams } from "@/server/http/answers";
 import { defineEndpoint } from "@/server/http/endpoint";
 import { forgetOwner } from "@/server/services/forget-owner";
-import { shopGround } from "@/server/services/ground";
+import { readShopContext } from "@/server/services/shop-context";
 
 /** Forgets who owns the machine: name and contact are no longer kept, the job is. */
 export const DELETE = defineEndpoint({
   about: "Forgets who owns the machine",
   params: jobParams,
   response: strictObject({ jobId: yup.number().integer().required() }),
-  handle: async ({ params }) => forgetOwner(Number(params.id), await shopGround()),
+  handle: async ({ params }) => forgetOwner(Number(params.id), await readShopContext()),
 });

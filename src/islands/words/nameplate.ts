@@ -1,4 +1,4 @@
-import type { PlateMeaning } from "@/core/motor/nameplate";
+import type { PlateMeaning } from "@/core/nameplate/meaning";
 import { formatPercent, formatText } from "@/core/quantity/format";
 
 type Words = (figures: Readonly<Record<string, number>>) => string;

@@ -1,5 +1,5 @@
 /** Fields of an entry as they stand when nothing was said about them. */
-export const AT_THE_DOOR_UNSAID = {
+export const EMPTY_DOOR_FACTS = {
   earlierParts: "",
   hazards: [],
   feeMinor: null,
@@ -9,9 +9,9 @@ export const AT_THE_DOOR_UNSAID = {
   from: null,
 } as const;
 
-export const PLATE_UNSAID = { powerIs: "not-said", typeCode: "" } as const;
+export const EMPTY_PLATE_FACTS = { powerIs: "not-said", typeCode: "" } as const;
 
-export const OFF_UNSAID = {
+export const EMPTY_REMOVED_FACTS = {
   drive: "",
   colour: "",
   terminal: "",
@@ -20,9 +20,9 @@ export const OFF_UNSAID = {
   pin: null,
 } as const;
 
-export const BACK_UNSAID = { count: null, why: "", carried: [] } as const;
+export const EMPTY_REFITTED_FACTS = { count: null, why: "", carried: [] } as const;
 
-export const LATER_UNSAID = {
+export const EMPTY_FOLLOW_UP_FACTS = {
   about: "look-again",
   onDay: null,
   belowCelsius: null,

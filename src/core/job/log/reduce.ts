@@ -1,14 +1,16 @@
-import type { Knowledge, Limits, StoreId } from "../knowledge/types";
+import type { Knowledge, Limits, StoreId } from "../../knowledge/types";
 import {
   AT_THE_DOOR,
   applyBenchEvent,
   type BenchMachine,
   type BenchState,
   type PlugFacts,
-} from "../safety/bench-state";
-import { type HazardFacts, HOLDABLE, hazardIds } from "../safety/hazards";
-import type { Evidence } from "../tools/finding.input";
-import { type BackTogether, backTogetherOf } from "./back-together";
+} from "../../safety/bench-state";
+import { type HazardFacts, HOLDABLE, hazardIds } from "../../safety/hazards";
+import type { Evidence } from "../../tools/finding.input";
+import { kindByName } from "../door/machine-kind";
+import { type Reassembly, reassemblyOf } from "../reassembly/reassembly";
+import type { Stage } from "../stages";
 import type {
   CapacitorPlate,
   Complaint,
@@ -25,9 +27,7 @@ import type {
   TimerStarted,
   ToolReading,
 } from "./entry";
-import { lastOf, latestBy, ofKind, type Placed, placed, struckSeqs } from "./log";
-import { kindByName } from "./machine-kind";
-import type { Stage } from "./stages";
+import { lastOf, latestBy, ofKind, type Placed, placed, struckSeqs } from "./lines";
 
 /** One line of the job's log as the ledger shows it. */
 export type LedgerLine = {
@@ -40,7 +40,7 @@ export type LedgerLine = {
 }[EntryKind];
 
 /** All that the log says about a job, worked out from its entries. */
-export interface JobView extends BackTogether {
+export interface JobView extends Reassembly {
   readonly jobId: number;
   /** Sequence number of the last entry: the next one is posted with it as `expectedSeq`. */
   readonly seq: number;
@@ -80,7 +80,7 @@ export interface JobAnswer {
 }
 
 /** What the reducer needs to know beside the entries. */
-export interface JobGround {
+export interface JobContext {
   readonly families: Knowledge["families"];
   readonly archetypes: Knowledge["archetypes"];
   readonly hazards: Knowledge["hazards"];
@@ -98,11 +98,11 @@ const PLUG_EVENTS: ReadonlySet<string> = new Set([
 
 export function benchMachineOf(
   takenIn: TakenIn | null,
-  ground: Pick<JobGround, "families" | "archetypes" | "hazards">,
+  context: Pick<JobContext, "families" | "archetypes" | "hazards">,
 ): BenchMachine {
   const fallback: readonly StoreId[] = ["any"];
-  const family = ground.families.find(({ id }) => id === takenIn?.family);
-  const hazards = new Set(hazardIds(hazardFacts(takenIn, ground), ground.hazards));
+  const family = context.families.find(({ id }) => id === takenIn?.family);
+  const hazards = new Set(hazardIds(hazardFacts(takenIn, context), context.hazards));
   return {
     connection: takenIn?.connection ?? "not-known",
     stores: family?.stores ?? fallback,
@@ -114,7 +114,7 @@ export function benchMachineOf(
 /** What its hazards follow from. */
 export function hazardFacts(
   takenIn: TakenIn | null,
-  { families, archetypes }: Pick<JobGround, "families" | "archetypes">,
+  { families, archetypes }: Pick<JobContext, "families" | "archetypes">,
   stations: readonly string[] | null = null,
 ): HazardFacts {
   const kind = kindByName(takenIn?.machine ?? "", archetypes);
@@ -170,8 +170,8 @@ function plugFactsOf(entries: readonly Entry[]): PlugFacts {
   return { plugSeq: entries.filter(isAboutPlug).at(-1)?.seq ?? 0, lastSeqBy };
 }
 
-function readingsOf(standing: readonly Entry[]): Pick<JobView, "readings" | "deadChecks" | "evidence"> {
-  const all = ofKind(standing, "reading").map((entry) => ({ ...entry.payload, ...placed(entry) }));
+function readingsOf(unstruck: readonly Entry[]): Pick<JobView, "readings" | "deadChecks" | "evidence"> {
+  const all = ofKind(unstruck, "reading").map((entry) => ({ ...entry.payload, ...placed(entry) }));
   const readings = all.filter((one): one is ToolReading & Placed => one.of === "tool");
   const checks = all.filter((one): one is DeadCheckReading & Placed => one.of === "dead-check");
   return {
@@ -193,10 +193,10 @@ function ratioOf({ likelihood }: Evidence): JobAnswer["ratio"] {
   return { value: value / mark, halfWidth: halfWidth / mark };
 }
 
-function answersOf(standing: readonly Entry[]): Pick<JobView, "answers" | "interventions"> {
-  const done = ofKind(standing, "intervention");
+function answersOf(unstruck: readonly Entry[]): Pick<JobView, "answers" | "interventions"> {
+  const done = ofKind(unstruck, "intervention");
   const epochAt = (seq: number): number => done.filter((one) => one.seq < seq).length;
-  const answers = standing.flatMap((entry): JobAnswer[] => {
+  const answers = unstruck.flatMap((entry): JobAnswer[] => {
     const base = { seq: entry.seq, epoch: epochAt(entry.seq) };
     if (entry.kind === "answer") {
       const { moveId, outcomeId, circumstance } = entry.payload;
@@ -217,8 +217,8 @@ function answersOf(standing: readonly Entry[]): Pick<JobView, "answers" | "inter
   };
 }
 
-function platesOf(standing: readonly Entry[]): Pick<JobView, "plate" | "capacitors"> {
-  const all = ofKind(standing, "nameplate").map((entry) => ({ ...entry.payload, ...placed(entry) }));
+function platesOf(unstruck: readonly Entry[]): Pick<JobView, "plate" | "capacitors"> {
+  const all = ofKind(unstruck, "nameplate").map((entry) => ({ ...entry.payload, ...placed(entry) }));
   return {
     plate: all.filter((one): one is MotorPlate & Placed => one.plate === "motor").at(-1) ?? null,
     capacitors: latestBy(
@@ -229,8 +229,8 @@ function platesOf(standing: readonly Entry[]): Pick<JobView, "plate" | "capacito
 }
 
 /** The last word on each price: a part chosen sets the price of the repair it is bought for. */
-function pricesOf(standing: readonly Entry[], { repairs }: Pick<JobGround, "repairs">): JobView["prices"] {
-  const said = standing.flatMap((entry): [string, number][] => {
+function pricesOf(unstruck: readonly Entry[], { repairs }: Pick<JobContext, "repairs">): JobView["prices"] {
+  const said = unstruck.flatMap((entry): [string, number][] => {
     if (entry.kind === "priced") return [[entry.payload.of, entry.payload.minor]];
     if (entry.kind !== "part-chosen") return [];
     const { forPart, priceMinor } = entry.payload;
@@ -240,35 +240,35 @@ function pricesOf(standing: readonly Entry[], { repairs }: Pick<JobGround, "repa
 }
 
 /** Entries in order to what the job says now. Pure; the same entries always give the same view. */
-export function reduceJob(jobId: number, entries: readonly Entry[], ground: JobGround): JobView {
+export function reduceJob(jobId: number, entries: readonly Entry[], context: JobContext): JobView {
   const struck = struckSeqs(entries);
-  const standing = entries.filter(({ seq }) => !struck.has(seq));
-  const takenIn = lastOf(standing, "taken-in");
-  const complaint = lastOf(standing, "complaint");
-  const machine = benchMachineOf(takenIn?.payload ?? null, ground);
+  const unstruck = entries.filter(({ seq }) => !struck.has(seq));
+  const takenIn = lastOf(unstruck, "taken-in");
+  const complaint = lastOf(unstruck, "complaint");
+  const machine = benchMachineOf(takenIn?.payload ?? null, context);
   return {
     jobId,
     seq: entries.at(-1)?.seq ?? 0,
     takenIn: takenIn ? { ...takenIn.payload, ...placed(takenIn) } : null,
     complaint: complaint ? { ...complaint.payload, ...placed(complaint) } : null,
-    ...platesOf(standing),
+    ...platesOf(unstruck),
     machine,
-    bench: benchOf(entries, struck, machine, ground.limits),
+    bench: benchOf(entries, struck, machine, context.limits),
     plugFacts: plugFactsOf(entries),
-    ...readingsOf(standing),
-    ...answersOf(standing),
+    ...readingsOf(unstruck),
+    ...answersOf(unstruck),
     parts: latestBy(
-      ofKind(standing, "part-chosen").map((entry) => ({ ...entry.payload, ...placed(entry) })),
+      ofKind(unstruck, "part-chosen").map((entry) => ({ ...entry.payload, ...placed(entry) })),
       ({ forPart }) => forPart,
     ),
-    stations: lastOf(standing, "built")?.payload.stations ?? null,
-    prices: pricesOf(standing, ground),
-    ...backTogetherOf(standing),
+    stations: lastOf(unstruck, "built")?.payload.stations ?? null,
+    prices: pricesOf(unstruck, context),
+    ...reassemblyOf(unstruck),
     questions: latestBy(
-      ofKind(standing, "owner-answer").map((entry) => ({ ...entry.payload, ...placed(entry) })),
+      ofKind(unstruck, "owner-answer").map((entry) => ({ ...entry.payload, ...placed(entry) })),
       ({ question }) => question,
     ).filter(({ answer }) => answer === "asked"),
-    timers: ofKind(standing, "timer-started").map((entry) => ({ ...entry.payload, ...placed(entry) })),
+    timers: ofKind(unstruck, "timer-started").map((entry) => ({ ...entry.payload, ...placed(entry) })),
     ledger: entries.map(
       (entry) =>
         ({

@@ -11,7 +11,7 @@ import { shopKnowledge } from "./knowledge";
 import { shopCounts } from "./shop-counts";
 
 /** What every service stands on. */
-export interface Ground {
+export interface ShopContext {
   readonly db: Executor;
   readonly knowledge: Knowledge;
   readonly settings: StoredSettings;
@@ -22,7 +22,7 @@ export interface Ground {
   readonly counts: ShopCounts | undefined;
 }
 
-export async function groundOn(db: Executor): Promise<Ground> {
+export async function shopContextOn(db: Executor): Promise<ShopContext> {
   const knowledge = shopKnowledge();
   const settings = await readSettings(db);
   const limits = resolveLimits(knowledge, settings.value.limits);
@@ -34,7 +34,7 @@ export async function groundOn(db: Executor): Promise<Ground> {
   return { db, knowledge, settings, limits: limits.value, parameters, tools, counts };
 }
 
-export async function shopGround(): Promise<Ground> {
+export async function readShopContext(): Promise<ShopContext> {
   const { db } = await shopDatabase();
-  return groundOn(db);
+  return shopContextOn(db);
 }

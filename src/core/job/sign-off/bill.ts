@@ -1,4 +1,4 @@
-import type { JobView } from "./reduce";
+import type { JobView } from "../log/reduce";
 
 /** What the owner owes, minor units. */
 export interface Bill {

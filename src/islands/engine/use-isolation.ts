@@ -2,7 +2,7 @@ import { type Remote, wrap } from "comlink";
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { Isolation } from "@/core/isolation/isolate";
 import type { IsolateRequest } from "@/core/isolation/isolate.input";
-import { isolationRequest } from "@/core/job/isolation-request";
+import { isolationRequest } from "@/core/job/isolation/isolation-request";
 import type { Knowledge } from "@/core/knowledge/types";
 import type { Issue, Result } from "@/core/result";
 import type { Shop } from "@/core/shop/shop";

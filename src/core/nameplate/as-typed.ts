@@ -1,10 +1,9 @@
 import { limitOf } from "../knowledge/resolve-limits";
 import type { Limits } from "../knowledge/types";
-import { type PlateLimits, type PlateMeaning, plateMeaning } from "../motor/nameplate";
-import { parsePower } from "../motor/nameplate-power";
 import { parseReading } from "../quantity/parse-reading";
 import type { QuantityId } from "../quantity/reading";
-import type { MotorPlate } from "./entry";
+import { type PlateLimits, type PlateMeaning, type PlateValues, plateMeaning } from "./meaning";
+import { parsePower } from "./power";
 
 function readOf(typed: string, quantity: QuantityId): number | undefined {
   const parsed = typed.trim() === "" ? undefined : parseReading(typed, quantity);
@@ -21,10 +20,17 @@ function limitsOf(limits: Limits): PlateLimits {
   };
 }
 
-type Typed = Pick<MotorPlate, "volts" | "hertz" | "amps" | "power" | "speed" | "powerIs">;
+/** A plate as the log keeps it: text, empty where the plate says nothing. */
+interface TypedPlate extends Pick<PlateValues, "powerIs"> {
+  readonly volts: string;
+  readonly hertz: string;
+  readonly amps: string;
+  readonly power: string;
+  readonly speed: string;
+}
 
 /** What a plate as typed means; what cannot be read of it is left out. */
-export function meaningOfPlate(plate: Typed, limits: Limits): readonly PlateMeaning[] {
+export function meaningOfPlate(plate: TypedPlate, limits: Limits): readonly PlateMeaning[] {
   const power = plate.power.trim() === "" ? undefined : parsePower(plate.power);
   return plateMeaning(
     {

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { meaningOfPlate } from "@/core/job/plate";
-import { LIMITS, RUNS } from "../shop-ground";
+import { meaningOfPlate } from "@/core/nameplate/as-typed";
+import { LIMITS, RUNS } from "../shop-context";
 
 const PLATE = { volts: "230", hertz: "50", amps: "3.4", power: "", speed: "", powerIs: "not-said" } as const;
 const codes = (change: Partial<Record<keyof typeof PLATE, string>>) =>

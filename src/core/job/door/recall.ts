@@ -1,4 +1,4 @@
-import type { RecallNotice } from "../knowledge/types";
+import type { RecallNotice } from "../../knowledge/types";
 
 /** Notices all of whose words stand in what is known of the machine: its name, type and plate. */
 export function recallsFor(said: string, notices: readonly RecallNotice[]): RecallNotice[] {

@@ -14,7 +14,7 @@ if (!resolved.ok) throw new Error("the shipped limits do not resolve");
 export const LIMITS = resolved.value;
 /** The engine's tuning as it ships. */
 export const PARAMETERS = parametersOf(KNOWLEDGE.parameters);
-export const GROUND = { limits: LIMITS, knowledgeVersion: KNOWLEDGE.version };
+export const TOOL_CONTEXT = { limits: LIMITS, knowledgeVersion: KNOWLEDGE.version };
 
 /** Property tests run this often in `npm test`, and 2,000 times in `npm run bench`. */
 export const RUNS = { numRuns: Number(process.env["LAW_RUNS"] ?? 100) };

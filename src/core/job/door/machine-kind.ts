@@ -1,4 +1,4 @@
-import type { Archetype } from "../knowledge/types";
+import type { Archetype } from "../../knowledge/types";
 
 /** The kind of machine that a name says, such as "Garage-door opener, old"; undefined where it says none that is known. */
 export function kindByName(machine: string, archetypes: readonly Archetype[]): Archetype | undefined {

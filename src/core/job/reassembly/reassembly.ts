@@ -10,8 +10,8 @@ import type {
   Refitted,
   Removed,
   SignedOff,
-} from "./entry";
-import { lastOf, type OfKind, ofKind, type Placed, placed } from "./log";
+} from "../log/entry";
+import { lastOf, type OfKind, ofKind, type Placed, placed } from "../log/lines";
 
 /** Something that came off, with all that was said of it since. */
 export interface OffLine extends Removed, Placed {
@@ -27,7 +27,7 @@ export interface Promised extends FollowUp, Placed {
 }
 
 /** What the log says of taking apart, putting back, running and letting go. */
-export interface BackTogether {
+export interface Reassembly {
   readonly pictures: readonly (Picture & Placed)[];
   readonly decision: (DecisionMade & Placed) | null;
   /** What came off, in the order it came off, with how each went back. */
@@ -54,10 +54,10 @@ const CHANGES: ReadonlySet<EntryKind> = new Set([
 ]);
 
 /** A whole line is accounted for by one entry that names no number, or by numbers that add up. */
-function offLine(entry: OfKind<"removed">, standing: readonly Entry[]): OffLine {
-  const refits = ofKind(standing, "refitted").filter(({ payload }) => payload.line === entry.seq);
+function offLine(entry: OfKind<"removed">, unstruck: readonly Entry[]): OffLine {
+  const refits = ofKind(unstruck, "refitted").filter(({ payload }) => payload.line === entry.seq);
   const pin: Pin | null =
-    ofKind(standing, "pinned").findLast(({ payload }) => payload.line === entry.seq)?.payload ??
+    ofKind(unstruck, "pinned").findLast(({ payload }) => payload.line === entry.seq)?.payload ??
     entry.payload.pin;
   const back = refits.reduce((sum, { payload }) => sum + (payload.count ?? entry.payload.count), 0);
   const left = Math.max(0, entry.payload.count - back);
@@ -71,9 +71,9 @@ function offLine(entry: OfKind<"removed">, standing: readonly Entry[]): OffLine 
   };
 }
 
-function promised(standing: readonly Entry[]): readonly Promised[] {
-  return ofKind(standing, "follow-up").map((entry) => {
-    const done = ofKind(standing, "followed-up").findLast(({ payload }) => payload.line === entry.seq);
+function promised(unstruck: readonly Entry[]): readonly Promised[] {
+  return ofKind(unstruck, "follow-up").map((entry) => {
+    const done = ofKind(unstruck, "followed-up").findLast(({ payload }) => payload.line === entry.seq);
     return {
       ...entry.payload,
       ...placed(entry),
@@ -83,22 +83,22 @@ function promised(standing: readonly Entry[]): readonly Promised[] {
 }
 
 /** Entries that stand, to what they say of the machine coming apart and together again. */
-export function backTogetherOf(standing: readonly Entry[]): BackTogether {
+export function reassemblyOf(unstruck: readonly Entry[]): Reassembly {
   const [signed, decided, again] = [
-    lastOf(standing, "signed-off"),
-    lastOf(standing, "decision"),
-    lastOf(standing, "reopened"),
+    lastOf(unstruck, "signed-off"),
+    lastOf(unstruck, "decision"),
+    lastOf(unstruck, "reopened"),
   ];
   const isOpenAgain = signed !== undefined && again !== undefined && again.seq > signed.seq;
   return {
-    pictures: ofKind(standing, "picture").map((entry) => ({ ...entry.payload, ...placed(entry) })),
-    removed: ofKind(standing, "removed").map((entry) => offLine(entry, standing)),
-    order: lastOf(standing, "reordered")?.payload.lines ?? [],
-    runs: ofKind(standing, "acceptance-run").map((entry) => ({ ...entry.payload, ...placed(entry) })),
+    pictures: ofKind(unstruck, "picture").map((entry) => ({ ...entry.payload, ...placed(entry) })),
+    removed: ofKind(unstruck, "removed").map((entry) => offLine(entry, unstruck)),
+    order: lastOf(unstruck, "reordered")?.payload.lines ?? [],
+    runs: ofKind(unstruck, "acceptance-run").map((entry) => ({ ...entry.payload, ...placed(entry) })),
     signedOff: signed && !isOpenAgain ? { ...signed.payload, ...placed(signed) } : null,
     reopened: again ? { ...again.payload, ...placed(again) } : null,
     decision: decided ? { ...decided.payload, ...placed(decided) } : null,
-    followUps: promised(standing),
-    lastChangeSeq: standing.filter(({ kind }) => CHANGES.has(kind)).at(-1)?.seq ?? 0,
+    followUps: promised(unstruck),
+    lastChangeSeq: unstruck.filter(({ kind }) => CHANGES.has(kind)).at(-1)?.seq ?? 0,
   };
 }

@@ -1,4 +1,4 @@
-import type { JobView } from "./reduce";
+import type { JobView } from "../log/reduce";
 
 /** Something that has to go back on, last off first. */
 export interface ToPutBack {

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { parseNameplate } from "@/core/markings/nameplate";
-import { RUNS } from "../shop-ground";
+import { parseNameplate } from "@/core/nameplate/type-line";
+import { RUNS } from "../shop-context";
 
 describe("a line of a nameplate", () => {
   it.each([

@@ -1,7 +1,7 @@
-import { parseReading } from "../quantity/parse-reading";
-import { QUANTITIES } from "../quantity/reading";
-import type { FigurePair } from "./entry";
-import type { JobView } from "./reduce";
+import { parseReading } from "../../quantity/parse-reading";
+import { QUANTITIES } from "../../quantity/reading";
+import type { FigurePair } from "../log/entry";
+import type { JobView } from "../log/reduce";
 
 /** A figure of the machine before and after the repair, SI. */
 export interface BeforeAfter {

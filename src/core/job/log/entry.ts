@@ -1,5 +1,5 @@
 import type { EntryKind, Payloads } from "@/log/schemas";
-import type { Stage } from "./stages";
+import type { Stage } from "../stages";
 
 export type { EntryKind, Payloads } from "@/log/schemas";
 

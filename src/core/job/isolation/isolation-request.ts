@@ -1,16 +1,16 @@
-import { machinePrice } from "../decision/decision-case";
-import type { IsolateRequest } from "../isolation/isolate.input";
-import type { ShopCounts } from "../isolation/shop-counts";
-import type { Parameters } from "../knowledge/parameters";
-import type { Access, Knowledge } from "../knowledge/types";
-import type { BenchState } from "../safety/bench-state";
-import type { Complaint } from "./entry";
-import { kindByName } from "./machine-kind";
-import { owedChecks } from "./next-step";
-import type { JobAnswer, JobView } from "./reduce";
+import { machinePrice } from "../../decision/decision-case";
+import type { IsolateRequest } from "../../isolation/isolate.input";
+import type { ShopCounts } from "../../isolation/shop-counts";
+import type { Parameters } from "../../knowledge/parameters";
+import type { Access, Knowledge } from "../../knowledge/types";
+import type { BenchState } from "../../safety/bench-state";
+import { kindByName } from "../door/machine-kind";
+import type { Complaint } from "../log/entry";
+import type { JobAnswer, JobView } from "../log/reduce";
+import { owedChecks } from "../next-step";
 
 /** What the request needs to know beside the job. */
-export interface RequestGround {
+export interface RequestContext {
   readonly signs: Knowledge["signs"];
   readonly deadChecks: Knowledge["deadChecks"];
   readonly access: readonly Access[];
@@ -96,15 +96,15 @@ function ownersReport(
 }
 
 /** The machine as isolation takes it: its kind by its name, its stations as they were said. */
-function machineOf(job: JobView, ground: RequestGround): IsolateRequest["machine"] {
+function machineOf(job: JobView, context: RequestContext): IsolateRequest["machine"] {
   const family = job.takenIn?.family ?? "not-known";
-  const kind = kindByName(job.takenIn?.machine ?? "", ground.archetypes);
+  const kind = kindByName(job.takenIn?.machine ?? "", context.archetypes);
   const said = job.stations;
   return {
     family,
     ...(kind ? { archetype: kind.id } : {}),
-    ...(said ? { stations: ground.stations.map(({ id }) => ({ id, present: said.includes(id) })) } : {}),
-    value: { minor: machinePrice(job.prices, ground.parameters), currency: ground.settings.currency },
+    ...(said ? { stations: context.stations.map(({ id }) => ({ id, present: said.includes(id) })) } : {}),
+    value: { minor: machinePrice(job.prices, context.parameters), currency: context.settings.currency },
   };
 }
 
@@ -117,22 +117,22 @@ function plainCounts({ jobs, faults, answers }: ShopCounts) {
 export function isolationRequest(
   job: JobView,
   { bench, isMadeSafe }: BenchNow,
-  ground: RequestGround,
+  context: RequestContext,
 ): IsolateRequest {
-  const machine = machineOf(job, ground);
+  const machine = machineOf(job, context);
   // A clue to the kind of motor has done its work once the kind is settled: it is no move of that kind.
   const isMeant = ({ moveId }: JobAnswer): boolean =>
-    ground.moves.find(({ id }) => id === moveId)?.families.includes(machine.family) ?? true;
+    context.moves.find(({ id }) => id === moveId)?.families.includes(machine.family) ?? true;
   return {
     machine,
     bench: {
       plug: bench.plug,
       drained: isMadeSafe,
-      deadChecksPassed: owedChecks(job, ground).length === 0,
-      opened: openedAccess(job, bench.opened, ground.access),
+      deadChecksPassed: owedChecks(job, context).length === 0,
+      opened: openedAccess(job, bench.opened, context.access),
     },
     evidence: [
-      ...ownersReport(job, ground.signs),
+      ...ownersReport(job, context.signs),
       ...job.answers.filter(isMeant).map(({ seq, epoch, circumstance, moveId, outcomeId, ratio }) => ({
         seq,
         epoch,
@@ -156,7 +156,7 @@ export function isolationRequest(
     options: {
       lookAhead: 2,
       maxRoots: 3,
-      ...(ground.counts ? { shopCounts: plainCounts(ground.counts) } : {}),
+      ...(context.counts ? { shopCounts: plainCounts(context.counts) } : {}),
     },
   };
 }

@@ -1,8 +1,8 @@
-import type { Knowledge } from "../knowledge/types";
-import { alternativeTo, checksFor } from "../safety/dead-checks";
-import type { AcceptanceRun, Complaint, SignedOff } from "./entry";
-import { stillOff } from "./put-back";
-import type { JobView } from "./reduce";
+import type { Knowledge } from "../../knowledge/types";
+import { alternativeTo, checksFor } from "../../safety/dead-checks";
+import type { AcceptanceRun, Complaint, SignedOff } from "../log/entry";
+import type { JobView } from "../log/reduce";
+import { stillOff } from "../reassembly/put-back";
 
 /** The one word that the log allows, and all that stands against a better one. */
 export interface SignOffWord {
@@ -73,8 +73,8 @@ function runGaps(view: JobView): string[] {
   return lacks.some((lack) => lack === undefined) ? [] : [lacks.at(-1) ?? "no-run"];
 }
 
-function testGaps(view: JobView, ground: DeadChecks): string[] {
-  const tests = finalTests(view, ground);
+function testGaps(view: JobView, context: DeadChecks): string[] {
+  const tests = finalTests(view, context);
   const blank = tests
     .filter(({ reading }) => reading === undefined || reading.verdict === "undecided")
     .map(({ checkId }) => (checkId === "look-and-cord" ? "final-look" : `final-${checkId}`));
@@ -99,13 +99,13 @@ function hasEndDate(view: JobView): boolean {
  * The word that may be printed on the owner's sheet. "Repaired" needs every final test of the protection class after the
  * last change, something done, a run in the complaint's condition that was clean, and no part fitted for a while only.
  */
-export function signOffWord(view: JobView, ground: DeadChecks): SignOffWord {
+export function signOffWord(view: JobView, context: DeadChecks): SignOffWord {
   const isOff = stillOff(view).length > 0;
   const unproven = [
     ...(isOff ? ["parts-off"] : []),
     ...(view.bench.opened.length > 0 ? ["cover-open"] : []),
     ...(hasFailedTest(view) ? ["failed-check"] : []),
-    ...testGaps(view, ground),
+    ...testGaps(view, context),
     ...(view.interventions.length === 0 ? ["nothing-done"] : []),
     ...runGaps(view),
     ...(isTemporary(view) ? ["temporary"] : []),

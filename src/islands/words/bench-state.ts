@@ -1,0 +1,67 @@
+import { formatText } from "@/core/quantity/format";
+import type { ChargeState } from "@/core/safety/bench-state";
+import type { BenchSummary, DeadCode, LiveCode } from "@/core/safety/bench-summary";
+
+/** What it says, and one line: what to check to get further. */
+interface BenchSentences {
+  readonly words: string;
+  readonly check: string;
+}
+
+const LIVE: Readonly<Record<LiveCode, BenchSentences>> = {
+  "plugged-in": { words: "Plugged in", check: "Unplug it and keep the plug in sight." },
+  "battery-in": { words: "Battery in", check: "Take the battery out." },
+  "battery-not-known": {
+    words: "Not known: is the battery out?",
+    check: "Take the battery out and lay it aside.",
+  },
+  "plug-and-battery-not-known": {
+    words: "Not known: are plug and battery out?",
+    check: "Look at both: unplugging alone makes nothing safe here.",
+  },
+  "isolation-not-known": {
+    words: "Not known: is it isolated?",
+    check: "Isolate, lock off, and prove it dead with a proved tester.",
+  },
+  "plug-not-known": {
+    words: "Not known: is the plug out?",
+    check: "Look at the plug, then say where it is.",
+  },
+};
+
+const DEAD: Readonly<Record<DeadCode, string>> = {
+  "battery-out": "Battery out",
+  isolated: "Isolated and proven dead",
+  unplugged: "Unplugged",
+  "plug-in-pocket": "Unplugged, plug in pocket",
+};
+
+const CHARGE: Readonly<Record<ChargeState, (volts: number) => BenchSentences>> = {
+  charged: (volts) => ({
+    words: `still ${formatText(volts, "V")} on a capacitor`,
+    check: "Drain it through the resistor and read it again.",
+  }),
+  cannot: () => ({ words: "charge could not be read", check: "Treat every terminal as charged." }),
+  "not-read": () => ({ words: "charge not read", check: "Read the volts across each capacitor." }),
+  lapsed: () => ({
+    words: "charge to be read again",
+    check: "Charge creeps back: read the volts once more.",
+  }),
+  drained: (volts) => ({
+    words: `drained to ${formatText(volts, "V")}`,
+    check: "Read again before hands go in after a while.",
+  }),
+  clip: () => ({ words: "clip left on", check: "Take the clip off last." }),
+  none: () => ({ words: "nothing stores charge", check: "Hands may go in." }),
+};
+
+/**
+ * The bench state in words.
+ * @example "Unplugged, drained to 0.3 V"
+ */
+export function benchWords(summary: BenchSummary): BenchSentences {
+  if (summary.level === "live") return LIVE[summary.code];
+  const { code, isBatteryOut, charge, volts } = summary;
+  const { words, check } = CHARGE[charge](volts);
+  return { words: `${DEAD[code]}${isBatteryOut ? ", battery out" : ""}, ${words}`, check };
+}
