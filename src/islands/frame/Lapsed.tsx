@@ -40,7 +40,7 @@ export function Lapsed({ screen, shop, stage }: LapsedProps) {
           <b>{connection === "battery" ? "Is the battery still out?" : "Is the plug still out?"}</b>{" "}
           {wasAboutTo.stage === "make-safe"
             ? "Its charge must be read again as well."
-            : `You were about to go on: ${inSentence(stepWords(wasAboutTo, shop.settings.zone))}.`}
+            : `You were about to go on: ${inSentence(stepWords(wasAboutTo, shop.settings.zone)).replace(/[.?!]$/, "")}.`}
         </p>
         {isOneTap ? (
           <button type="button" className="btn btn-outline" disabled={isBusy} onClick={stillOut}>

@@ -141,6 +141,21 @@ function NoMarking({ job }: { readonly job: JobView }) {
   );
 }
 
+/** Only capacitors are matched yet: any other part says so, and where its price goes. */
+function NoCapacitor({ job }: { readonly job: JobView }) {
+  return (
+    <div className="move px-5 py-5">
+      <h1 className="font-bold text-[30px] leading-tight">No capacitor in this machine</h1>
+      <p className="mt-1 text-lg">
+        Only capacitors are matched here so far. Take the figures of any other part from the old one.
+      </p>
+      <a className="btn btn-primary mt-4" href={`/jobs/${job.jobId}/decide`}>
+        Decide
+      </a>
+    </div>
+  );
+}
+
 /** Match: what is needed, with where each value comes from, and what may be fitted, with the reason in words. */
 export function MatchScreen({ job: fromPage, shop, parts }: MatchProps) {
   const screen = useJobScreen(fromPage, shop);
@@ -160,6 +175,7 @@ export function MatchScreen({ job: fromPage, shop, parts }: MatchProps) {
         shop.limits,
       )
     : undefined;
+  const Nothing = job.capacitors.length > 0 || job.machine.stores.length > 0 ? NoMarking : NoCapacitor;
   return (
     <JobFrame screen={screen} shop={shop} stage="match">
       {job.capacitors.length > 1 ? (
@@ -179,7 +195,7 @@ export function MatchScreen({ job: fromPage, shop, parts }: MatchProps) {
       {need ? (
         <Sheet key={place} job={job} shop={shop} parts={parts} place={place} need={need} />
       ) : (
-        <NoMarking job={job} />
+        <Nothing job={job} />
       )}
     </JobFrame>
   );

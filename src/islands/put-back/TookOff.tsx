@@ -41,7 +41,7 @@ interface GroupProps {
 function Group({ title, children }: GroupProps) {
   return (
     <fieldset className="mt-2 sm:grid sm:grid-cols-[92px_minmax(0,1fr)]">
-      <legend className="float-left pt-2.5 font-semibold text-soft">{title}</legend>
+      <legend className="float-left pt-2.5 pr-2 font-semibold text-soft">{title}</legend>
       <div className="flex flex-wrap gap-2">{children}</div>
     </fieldset>
   );
