@@ -27,21 +27,23 @@ const LOOK_FINDS = 0.93;
 const marked = ({ machine }: OnTheBench, random: SeededRandom, ...marks: readonly string[]): boolean =>
   marks.some((mark) => machine.seen.has(mark)) && random.next() < LOOK_FINDS;
 
-const OWNERS: Readonly<Record<string, string>> = {
-  "trips-residual": "residual",
-  "trips-at-once": "trips",
-  "trips-after": "trips",
-  silent: "nothing",
-  "hums-still": "hums-still",
-  "output-still": "output-still",
-  slow: "slow",
-};
+const OWNERS: ReadonlyMap<string, string> = new Map(
+  Object.entries({
+    "trips-residual": "residual",
+    "trips-at-once": "trips",
+    "trips-after": "trips",
+    silent: "nothing",
+    "hums-still": "hums-still",
+    "output-still": "output-still",
+    slow: "slow",
+  }),
+);
 /** A quiet hum across a workshop is "nothing". */
 const HUM_MISSED = 0.25;
 
 function ownersWord(bench: OnTheBench, random: SeededRandom): string {
   const { machine, lastRun } = bench;
-  const word = OWNERS[shownAs(bench, lastRun)];
+  const word = OWNERS.get(shownAs(bench, lastRun));
   if (word === "hums-still" && random.next() < HUM_MISSED) return "nothing";
   if (word !== undefined) return word;
   if (lastRun.openedAfter < LONG_RUN_SECONDS) return "stops";
@@ -52,12 +54,14 @@ function ownersWord(bench: OnTheBench, random: SeededRandom): string {
   return noise.rumble > LOUD_FROM || noise.rattle > LOUD_FROM ? "noisy" : "runs-then-fine";
 }
 
-const WORST: Readonly<Record<string, string>> = {
-  fuse: "fuse",
-  breaker: "breaker",
-  residual: "residual",
-  overload: "own",
-};
+const WORST: ReadonlyMap<string, string> = new Map(
+  Object.entries({
+    fuse: "fuse",
+    breaker: "breaker",
+    residual: "residual",
+    overload: "own",
+  }),
+);
 
 const QUESTIONS: Answers = {
   "owner-report": ownersWord,
@@ -67,7 +71,7 @@ const QUESTIONS: Answers = {
       : bench.opened.includes("overload-open")
         ? "own"
         : bench.lastRun.openedAfter < LONG_RUN_SECONDS
-          ? (WORST[bench.lastRun.opened] ?? "none")
+          ? (WORST.get(bench.lastRun.opened) ?? "none")
           : "none",
   "ask-sound": ({ machine, firstRun, opened }, random) => {
     if (isStanding(firstRun, machine) && firstRun.voltsAtMotor > 0)

@@ -38,13 +38,15 @@ function unstorable(value: unknown, path: string, depth: number): Issue[] {
   ]);
 }
 
-const TYPE_WORDS: Record<string, string> = {
-  number: "a number such as 12.4",
-  string: "text",
-  boolean: "true or false",
-  array: "a list",
-  object: "an object with named fields",
-};
+const TYPE_WORDS: ReadonlyMap<string, string> = new Map(
+  Object.entries<string>({
+    number: "a number such as 12.4",
+    string: "text",
+    boolean: "true or false",
+    array: "a list",
+    object: "an object with named fields",
+  }),
+);
 
 function labelOf(error: yup.ValidationError): string {
   const label = error.params?.["label"];
@@ -57,7 +59,7 @@ function messageOf(error: yup.ValidationError): string {
   switch (error.type) {
     case "typeError": {
       const type = String(error.params?.["type"]);
-      return `${labelOf(error)} ${given} is not ${TYPE_WORDS[type] ?? type}.`;
+      return `${labelOf(error)} ${given} is not ${TYPE_WORDS.get(type) ?? type}.`;
     }
     case "optionality":
     case "nullable":

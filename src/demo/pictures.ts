@@ -14,4 +14,6 @@ const OPEN_HUMP = `<svg xmlns="http://www.w3.org/2000/svg" width="1280" height="
 </svg>`;
 
 /** Demo pictures by name: drawings that are turned into pictures when the demo is made. */
-export const DEMO_PICTURES: Readonly<Record<string, string>> = { "open-hump": OPEN_HUMP };
+export const DEMO_PICTURES: ReadonlyMap<string, string> = new Map(
+  Object.entries<string>({ "open-hump": OPEN_HUMP }),
+);

@@ -38,10 +38,13 @@ const envelope = (kinds: readonly EntryKind[], payload: yup.ISchema<unknown>) =>
 /** Body of POST /api/jobs/{id}/entries: its payload is that of its kind. */
 export const entryDraftSchema = yup
   .lazy((value: unknown) => {
-    const given: unknown =
-      typeof value === "object" && value !== null && "kind" in value ? value.kind : undefined;
-    const known = ENTRY_KINDS.find((one) => one === given);
-    return known ? envelope([known], draftSchema(known)) : envelope(ENTRY_KINDS, yup.mixed());
+    const given: { kind?: unknown; payload?: unknown } =
+      typeof value === "object" && value !== null ? value : {};
+    const known = ENTRY_KINDS.find((one) => one === given.kind);
+    if (!known) return envelope(ENTRY_KINDS, yup.mixed());
+    // A schema that is chosen by the value cannot itself be required.
+    const isMissing = given.payload === undefined || given.payload === null;
+    return envelope([known], isMissing ? yup.mixed().label("Payload").required() : draftSchema(known));
   })
   .meta({ oneOf: ENTRY_KINDS.map((kind) => envelope([kind], draftSchema(kind))) });
 

@@ -56,5 +56,7 @@ export function guardEntry(
   const own = guardOf(view, entries, entry, context);
   if (own.length > 0 || entry.kind !== "restored") return own;
   const target = entries.find(({ seq }) => seq === entry.payload.seq);
-  return target && ASKED_AGAIN.has(target.kind) ? guardOf(view, entries, target, context) : [];
+  return target && target.kind !== "unreadable" && ASKED_AGAIN.has(target.kind)
+    ? guardOf(view, entries, target, context)
+    : [];
 }

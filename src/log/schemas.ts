@@ -77,7 +77,7 @@ export type Drafts = {
     : Payloads[K];
 };
 
-function isKind(id: string): id is EntryKind {
+export function isKind(id: string): id is EntryKind {
   return Object.hasOwn(SCHEMAS, id);
 }
 

@@ -65,7 +65,9 @@ const WORDS: { readonly [K in EntryKind]: KindWords<K> } = {
 };
 
 /** One line of the ledger in words. */
-export function lineWords({ kind, payload }: LedgerLine, said: Said): string {
-  const words = WORDS[kind] as KindWords<EntryKind>;
-  return words(payload, said);
+export function lineWords(line: LedgerLine, said: Said): string {
+  if (line.kind === "unreadable")
+    return `Cannot be read (kept as ${line.payload.was}): ${line.payload.raw}. ${line.payload.why}`;
+  const words = WORDS[line.kind] as KindWords<EntryKind>;
+  return words(line.payload, said);
 }

@@ -10,31 +10,33 @@ interface Room {
 }
 
 /** Every tool, a line each: pages, endpoints, Isolate, Measure and the contract test find it here. */
-const ROOMS: Readonly<Record<string, Room>> = {
-  "capacitor-against-mark": {
-    tool: () => import("./capacitor/capacitor-against-mark/tool"),
-    words: () => import("./capacitor/capacitor-against-mark/words"),
-  },
-  "temperature-rise": {
-    tool: () => import("./winding/temperature-rise/tool"),
-    words: () => import("./winding/temperature-rise/words"),
-  },
-  "resistor-bands": {
-    tool: () => import("./resistor/resistor-bands/tool"),
-    words: () => import("./resistor/resistor-bands/words"),
-  },
-};
+const ROOMS: ReadonlyMap<string, Room> = new Map(
+  Object.entries<Room>({
+    "capacitor-against-mark": {
+      tool: () => import("./capacitor/capacitor-against-mark/tool"),
+      words: () => import("./capacitor/capacitor-against-mark/words"),
+    },
+    "temperature-rise": {
+      tool: () => import("./winding/temperature-rise/tool"),
+      words: () => import("./winding/temperature-rise/words"),
+    },
+    "resistor-bands": {
+      tool: () => import("./resistor/resistor-bands/tool"),
+      words: () => import("./resistor/resistor-bands/words"),
+    },
+  }),
+);
 
-export const TOOL_IDS: readonly string[] = Object.keys(ROOMS);
+export const TOOL_IDS: readonly string[] = [...ROOMS.keys()];
 
 /** @returns the tool, or undefined where there is none of this id */
 export async function loadTool(id: string): Promise<Tool | undefined> {
-  return Object.hasOwn(ROOMS, id) ? (await ROOMS[id]?.tool())?.tool : undefined;
+  return (await ROOMS.get(id)?.tool())?.tool;
 }
 
 /** @returns the sentences of a tool, or undefined where there is none of this id */
 export async function loadWords(id: string): Promise<ToolWords | undefined> {
-  return Object.hasOwn(ROOMS, id) ? (await ROOMS[id]?.words())?.words : undefined;
+  return (await ROOMS.get(id)?.words())?.words;
 }
 
 /** Every tool, for the server and the tests. */

@@ -6,7 +6,7 @@ import type { Said } from "../tools/finding.input";
 import type { ToolCard } from "../tools/tool";
 import { latestBy } from "./log/lines";
 import type { JobView } from "./log/reduce";
-import { isWhole, stillOff } from "./reassembly/put-back";
+import { isRepairDone, isWhole, stillOff } from "./reassembly/put-back";
 import type { Promised } from "./reassembly/reassembly";
 import { signOffWord } from "./sign-off/sign-off";
 import type { Stage } from "./stages";
@@ -141,8 +141,7 @@ function repairStep(view: JobView, context: StepContext): NextStep | undefined {
   const { decision, interventions } = view;
   if (!decision && interventions.length === 0) return undefined;
   if (decision?.route === "replace") return step("sign-off", "now/replace");
-  const isFitted = interventions.some(({ seq }) => seq > (decision?.seq ?? 0));
-  if (decision && !isFitted) return step("put-back", "now/fit", { label: decision.label });
+  if (decision && !isRepairDone(view)) return step("put-back", "now/fit", { label: decision.label });
   const left = stillOff(view).length + view.bench.opened.length;
   if (left > 0) return step("put-back", "now/put-back", { left });
   const { unproven } = signOffWord(view, context);

@@ -42,17 +42,19 @@ export interface CapacitorMark {
 }
 
 /** IEC 60062 tolerance letters (source iec-60062). */
-const TOLERANCE_LETTERS: Readonly<Record<string, readonly [number, number]>> = {
-  F: [0.01, 0.01],
-  G: [0.02, 0.02],
-  H: [0.03, 0.03],
-  J: [0.05, 0.05],
-  K: [0.1, 0.1],
-  M: [0.2, 0.2],
-  N: [0.3, 0.3],
-  S: [0.2, 0.5],
-  Z: [0.2, 0.8],
-};
+const TOLERANCE_LETTERS: ReadonlyMap<string, readonly [number, number]> = new Map(
+  Object.entries<readonly [number, number]>({
+    F: [0.01, 0.01],
+    G: [0.02, 0.02],
+    H: [0.03, 0.03],
+    J: [0.05, 0.05],
+    K: [0.1, 0.1],
+    M: [0.2, 0.2],
+    N: [0.3, 0.3],
+    S: [0.2, 0.5],
+    Z: [0.2, 0.8],
+  }),
+);
 const LARGEST_TOLERANCE = 1;
 const MOTOR_CAPACITOR_MAX_F = 0.1;
 const NUM = String.raw`\d+(?:[.,]\d+)?`;
@@ -170,7 +172,7 @@ function takeTolerance(draft: Draft, letter: string | undefined): CapacitorMark[
     return { minus, plus, printed };
   }
   const alone = letter ?? take(draft, /(?:^|\s)(?:tol\.?\s*)?([GHJKMZ])(?=\s|$)/)?.[1];
-  const pair = alone ? TOLERANCE_LETTERS[alone] : undefined;
+  const pair = alone ? TOLERANCE_LETTERS.get(alone) : undefined;
   if (!alone || !pair) return undefined;
   note(draft, alone, "tolerance", `letter ${alone}: ${pair[0] * 100} % down, ${pair[1] * 100} % up`);
   return { minus: pair[0], plus: pair[1], printed: alone };

@@ -34,7 +34,7 @@ function significant(value: number, digits: number): string {
   return decimals > 0 && fixed.includes(".") ? fixed.replace(/\.?0+$/, "") : fixed;
 }
 
-const UNIT_WORD: Readonly<Record<string, string>> = { "1/min": "r/min", ΔK: "K" };
+const UNIT_WORD: ReadonlyMap<string, string> = new Map(Object.entries<string>({ "1/min": "r/min", ΔK: "K" }));
 
 /**
  * A value in SI as a repairer reads it.
@@ -44,7 +44,7 @@ export function formatQuantity(value: number, unit: string, digits = 3): Printed
   if (unit === "K") return { number: significant(value - 273.15, digits), unit: "°C" };
   if (unit === "share") return { number: significant(value * 100, digits), unit: "%" };
   const { scale, prefix } = stepFor(Math.abs(value), unit);
-  return { number: significant(value / scale, digits), unit: `${prefix}${UNIT_WORD[unit] ?? unit}` };
+  return { number: significant(value / scale, digits), unit: `${prefix}${UNIT_WORD.get(unit) ?? unit}` };
 }
 
 /** The same in one piece: `61.8 μF`. */

@@ -9,33 +9,37 @@ export interface ParsedReading {
   readonly said?: string;
 }
 
-const PREFIX: Readonly<Record<string, number>> = {
-  p: 1e-12,
-  n: 1e-9,
-  u: 1e-6,
-  μ: 1e-6,
-  m: 1e-3,
-  k: 1e3,
-  K: 1e3,
-  M: 1e6,
-  G: 1e9,
-  T: 1e12,
-};
+const PREFIX: ReadonlyMap<string, number> = new Map(
+  Object.entries<number>({
+    p: 1e-12,
+    n: 1e-9,
+    u: 1e-6,
+    μ: 1e-6,
+    m: 1e-3,
+    k: 1e3,
+    K: 1e3,
+    M: 1e6,
+    G: 1e9,
+    T: 1e12,
+  }),
+);
 
 /** Words for the unit after the prefix, lower case. */
-const UNIT_WORDS: Readonly<Record<string, readonly string[]>> = {
-  F: ["f", "fd", "farad", "farads"],
-  Ω: ["ω", "ohm", "ohms", "r"],
-  V: ["v", "volt", "volts", "vac", "vdc", "v~"],
-  A: ["a", "amp", "amps", "aac", "adc"],
-  W: ["w", "watt", "watts"],
-  Hz: ["hz"],
-  "1/min": ["r/min", "rpm", "/min", "1/min"],
-  m: ["m"],
-  s: ["s", "sec", "seconds"],
-  dB: ["db", "dba", "db(a)"],
-  K: [],
-};
+const UNIT_WORDS: ReadonlyMap<string, readonly string[]> = new Map(
+  Object.entries<readonly string[]>({
+    F: ["f", "fd", "farad", "farads"],
+    Ω: ["ω", "ohm", "ohms", "r"],
+    V: ["v", "volt", "volts", "vac", "vdc", "v~"],
+    A: ["a", "amp", "amps", "aac", "adc"],
+    W: ["w", "watt", "watts"],
+    Hz: ["hz"],
+    "1/min": ["r/min", "rpm", "/min", "1/min"],
+    m: ["m"],
+    s: ["s", "sec", "seconds"],
+    dB: ["db", "dba", "db(a)"],
+    K: [],
+  }),
+);
 
 const EXAMPLES: Readonly<Record<QuantityId, string>> = {
   capacitance: "12.4u or 12.4 μF",
@@ -106,15 +110,15 @@ function scaleOf(quantity: QuantityId, parts: Parts): Scale | undefined {
   const { rest, prefix } = parts;
   if (rest === "" && prefix === undefined) return { factor: bare.scale, offset: bare.offset };
   if (unit === "K") return prefix === undefined ? temperatureScale(rest) : undefined;
-  const words = UNIT_WORDS[unit] ?? [];
+  const words = UNIT_WORDS.get(unit) ?? [];
   const isUnit = (word: string): boolean => word === "" || words.includes(word.toLowerCase());
-  if (prefix !== undefined) return isUnit(rest) ? { factor: PREFIX[prefix] ?? 1, offset: 0 } : undefined;
+  if (prefix !== undefined) return isUnit(rest) ? { factor: PREFIX.get(prefix) ?? 1, offset: 0 } : undefined;
   if (unit === "F" && /^(mfd|mf|mmf)$/i.test(rest))
     return { factor: /^mmf$/i.test(rest) ? 1e-12 : 1e-6, offset: 0 };
   if (words.includes(rest.toLowerCase())) return { factor: 1, offset: 0 };
   if (/^(meg|mega)(ohms?)?$/i.test(rest) && unit === "Ω") return { factor: 1e6, offset: 0 };
   const head = rest.charAt(0);
-  const factor = PREFIX[head];
+  const factor = PREFIX.get(head);
   if (factor !== undefined && isUnit(rest.slice(1).trim())) return { factor, offset: 0 };
   return undefined;
 }

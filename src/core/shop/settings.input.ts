@@ -1,4 +1,5 @@
 import * as yup from "yup";
+import { QUANTITIES } from "../quantity/reading";
 import { readingField } from "../quantity/reading.input";
 import { DISCHARGE_SCHOOLS } from "../safety/discharge";
 import { finiteNumber, strictObject } from "../validate";
@@ -44,6 +45,8 @@ const instruments = yup
     name: "ranges",
     test: (rows, context) => {
       for (const [index, row] of (rows ?? []).entries()) {
+        // The quantity's own test tells of one that is not known.
+        if (!row || !Object.hasOwn(QUANTITIES, row.quantity)) continue;
         for (const [key, label] of [
           ["upTo", "Range up to"],
           ["resolution", "Last digit"],

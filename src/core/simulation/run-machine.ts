@@ -176,12 +176,12 @@ function brushedElectrics(
 
 interface Path {
   readonly ohms: number;
-  readonly byContact: Readonly<Record<string, number>>;
+  readonly byContact: ReadonlyMap<string, number>;
   readonly isOpen: boolean;
 }
 
 function pathOf(machine: SimulatedMachine, how: RunHow, random: SeededRandom): Path {
-  const byContact: Record<string, number> = {};
+  const byContact = new Map<string, number>();
   let ohms = how.isOtherCircuit ? OTHER_CIRCUIT_OHMS : machine.supplyOhms;
   let isOpen = false;
   for (const id of CONTACTS) {
@@ -192,7 +192,7 @@ function pathOf(machine: SimulatedMachine, how: RunHow, random: SeededRandom): P
       : random.next() < contact.failsWithChance
         ? Number.POSITIVE_INFINITY
         : contact.ohms;
-    byContact[id] = own;
+    byContact.set(id, own);
     if (own > OPEN_FROM) isOpen = true;
     else ohms += own;
   }
@@ -259,7 +259,7 @@ export function runMachine(machine: SimulatedMachine, how: RunHow, random: Seede
   const isFed = !path.isOpen;
   if (!isFed) {
     // Leakage behind an open machine switch still counts where the lead before it leaks: the plug alone feeds it.
-    const isLeadFed = (path.byContact["cord"] ?? 0) < OPEN_FROM && machine.leakOhms.lead < 1e6;
+    const isLeadFed = (path.byContact.get("cord") ?? 0) < OPEN_FROM && machine.leakOhms.lead < 1e6;
     return { ...SILENT, drag, ...(isLeadFed && leaks.opened === "residual" ? leaks : {}) };
   }
   if (machine.isSuppressorShorted) return { ...shorted(machine, path, how), drag };
@@ -283,7 +283,7 @@ export function runMachine(machine: SimulatedMachine, how: RunHow, random: Seede
     isStartCircuitIn: machine.induction ? isStartIn(machine.induction, speed) : false,
     copperWatts: now.watts,
     ...firstToOpen(machine, how, now.amps, start.amps, now.watts),
-    lost: Object.fromEntries(CONTACTS.map((id) => [id, now.amps * (path.byContact[id] ?? 0)])),
+    lost: Object.fromEntries(CONTACTS.map((id) => [id, now.amps * (path.byContact.get(id) ?? 0)])),
     drag,
   };
 }

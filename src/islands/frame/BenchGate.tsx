@@ -1,5 +1,6 @@
 import type { Stage } from "@/core/job/stages";
 import type { BenchNeed } from "@/core/knowledge/types";
+import type { BenchGap } from "@/core/safety/bench-state";
 import { PlugQuestion } from "./PlugQuestion";
 import type { JobScreen } from "./use-job-screen";
 
@@ -14,7 +15,7 @@ interface GateProps {
   onAfterwards(): void;
 }
 
-const GAP_WORDS: Readonly<Record<string, string>> = {
+const GAP_WORDS: Readonly<Partial<Record<BenchGap, string>>> = {
   charge: "Stored charge has not been measured.",
   battery: "Is the battery out?",
   plug: "Is the plug out?",

@@ -7,16 +7,20 @@ import { type RunningTimer, useTimers } from "../state/timers";
 
 const RING_EVERY_MS = 2500;
 
-const WHAT: Readonly<Record<string, string>> = {
-  "cool-down": "Cooled down",
-  drain: "Drained long enough: read the volts",
-  "warm-run": "Run long enough",
-};
-const RUNNING: Readonly<Record<string, string>> = {
-  "cool-down": "cooling",
-  drain: "draining",
-  "warm-run": "running",
-};
+const WHAT: ReadonlyMap<string, string> = new Map(
+  Object.entries<string>({
+    "cool-down": "Cooled down",
+    drain: "Drained long enough: read the volts",
+    "warm-run": "Run long enough",
+  }),
+);
+const RUNNING: ReadonlyMap<string, string> = new Map(
+  Object.entries<string>({
+    "cool-down": "cooling",
+    drain: "draining",
+    "warm-run": "running",
+  }),
+);
 
 /** @example "1:05", "12:00" */
 function leftWords(endsAt: string, now: string): string {
@@ -32,7 +36,7 @@ interface RingingProps {
 
 function Ringing({ timer, onQuiet }: RingingProps) {
   const [notices, setNotices] = useState(noticeState());
-  const title = `${WHAT[timer.what] ?? "Time is up"}: ${timer.machine}, job ${timer.jobId}`;
+  const title = `${WHAT.get(timer.what) ?? "Time is up"}: ${timer.machine}, job ${timer.jobId}`;
   useEffect(() => notice(title, `timer-${timer.jobId}-${timer.seq}`), [title, timer.jobId, timer.seq]);
   return (
     <div
@@ -84,7 +88,7 @@ function Awake() {
           {running.map(({ jobId, seq, machine, what, endsAt }) => (
             <a key={`${jobId}:${seq}`} href={`/jobs/${jobId}/make-safe`} className="min-h-8 py-1">
               <span className="num font-semibold">{leftWords(endsAt, now)}</span> {machine}, job {jobId},{" "}
-              {RUNNING[what] ?? ""}
+              {RUNNING.get(what) ?? ""}
             </a>
           ))}
         </p>

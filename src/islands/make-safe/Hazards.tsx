@@ -10,14 +10,16 @@ import { VerdictMark } from "../frame/VerdictMark";
 import { usePost } from "../state/use-post";
 
 /** Hazards that the other parts of this screen settle by evidence: a tick here would prove nothing. */
-const BY_EVIDENCE: Readonly<Record<string, string>> = {
-  mains: "Settled by the plug, above.",
-  "stored-charge": "Settled by the volts read, below.",
-  battery: "Settled by the battery, above.",
-};
+const BY_EVIDENCE: ReadonlyMap<string, string> = new Map(
+  Object.entries<string>({
+    mains: "Settled by the plug, above.",
+    "stored-charge": "Settled by the volts read, below.",
+    battery: "Settled by the battery, above.",
+  }),
+);
 
 export function isByEvidence(id: string): boolean {
-  return id in BY_EVIDENCE;
+  return BY_EVIDENCE.has(id);
 }
 
 function isHoldable(id: string): id is Holdable {
@@ -59,7 +61,7 @@ function Ticks({ job, bench, hazard }: LineProps) {
     </button>
   );
   const { id } = hazard;
-  const evidence = BY_EVIDENCE[id];
+  const evidence = BY_EVIDENCE.get(id);
   if (evidence) return <span className="text-soft">{evidence}</span>;
   if (!isHoldable(id))
     return bench.hazardsSeenTo.includes(id) ? (

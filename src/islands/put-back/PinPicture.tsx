@@ -8,12 +8,14 @@ import { usePost } from "../state/use-post";
 import { offWords, PICTURE_OF } from "../words/put-back";
 
 const STEP = 0.02;
-const KEYS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-STEP, 0],
-  ArrowRight: [STEP, 0],
-  ArrowUp: [0, -STEP],
-  ArrowDown: [0, STEP],
-};
+const KEYS: ReadonlyMap<string, readonly [number, number]> = new Map(
+  Object.entries<readonly [number, number]>({
+    ArrowLeft: [-STEP, 0],
+    ArrowRight: [STEP, 0],
+    ArrowUp: [0, -STEP],
+    ArrowDown: [0, STEP],
+  }),
+);
 const clamp = (share: number): number => Math.min(1, Math.max(0, share));
 
 interface PinMarkProps {
@@ -63,7 +65,7 @@ function Whole({ job, shown, current, pin, onPin }: PictureProps) {
     onPin?.({ picture: picture.seq, x, y });
   };
   const onKeyDown = (event: KeyboardEvent): void => {
-    const by = KEYS[event.key];
+    const by = KEYS.get(event.key);
     if (!by || !here) return;
     event.preventDefault();
     onPin?.({ picture: picture.seq, x: clamp(here.x + by[0]), y: clamp(here.y + by[1]) });

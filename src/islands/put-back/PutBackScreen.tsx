@@ -1,7 +1,13 @@
 import { useState } from "react";
 import type { Pin } from "@/core/job/log/entry";
 import type { JobView } from "@/core/job/log/reduce";
-import { isWhole, putBackOrder, stillOff, type ToPutBack } from "@/core/job/reassembly/put-back";
+import {
+  isRepairDone,
+  isWhole,
+  putBackOrder,
+  stillOff,
+  type ToPutBack,
+} from "@/core/job/reassembly/put-back";
 import type { Repair } from "@/core/knowledge/types";
 import type { Shop } from "@/core/shop/shop";
 import { Problem } from "../fields/Problem";
@@ -89,7 +95,7 @@ function Body({ screen, repairs }: { readonly screen: JobScreen; readonly repair
   const order = putBackOrder(job);
   const isOff = (one: ToPutBack): boolean =>
     one.access !== null || job.removed.find(({ seq }) => seq === one.line)?.refit === null;
-  const isRepaired = job.interventions.some(({ seq }) => seq > (job.decision?.seq ?? 0));
+  const isRepaired = isRepairDone(job);
   const isWaiting = job.decision !== null && !isRepaired;
   const current = isRepaired ? order.find(isOff) : undefined;
   const left = stillOff(job).length + job.bench.opened.length;

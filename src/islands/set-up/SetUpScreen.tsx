@@ -12,6 +12,8 @@ import { type SetUpDraft, type StoredSettings, useSetUp } from "./use-set-up";
 
 interface SetUpProps {
   readonly stored: StoredSettings;
+  /** Settings that could not be read. */
+  readonly unreadable: readonly string[];
   readonly regions: Knowledge["regions"];
   readonly kit: Knowledge["kit"];
   readonly counts: ComponentProps<typeof Counts>["counts"];
@@ -239,6 +241,12 @@ export function SetUpScreen(props: SetUpProps) {
   return (
     <PlainFrame path="/set-up">
       <h1 className="mb-3 font-bold text-[28px] leading-tight">Set-up</h1>
+      {props.unreadable.length > 0 ? (
+        <p role="alert" className="mb-3 max-w-3xl font-semibold text-oxide">
+          Could not be read and stand at what ships with the program: {props.unreadable.join(", ")}. Look them
+          over and keep them again.
+        </p>
+      ) : null}
       {isAwake ? <SetUpForm {...props} /> : null}
     </PlainFrame>
   );

@@ -1,4 +1,4 @@
-import type { AcceptanceRun as Run } from "@/core/job/log/entry";
+import type { Complaint, AcceptanceRun as Run } from "@/core/job/log/entry";
 import type { JobView } from "@/core/job/log/reduce";
 import { isWhole } from "@/core/job/reassembly/put-back";
 import { conditionTried } from "@/core/job/sign-off/sign-off";
@@ -20,7 +20,7 @@ const CIRCUMSTANCES = (["cold", "hot", "loaded", "idle"] as const).map((value) =
 });
 const RESULTS = ["gone", "still-there", "stopped"] as const;
 
-const COMES: Readonly<Record<string, string>> = {
+const COMES: Readonly<Record<Complaint["circumstance"], string>> = {
   always: "every time",
   cold: "cold",
   hot: "hot",
@@ -36,7 +36,7 @@ function Lacking({ job, draft }: { readonly job: JobView; readonly draft: RunDra
   const lacking = conditionTried(job.complaint, runOf(draft));
   return lacking === undefined ? null : (
     <p className="mt-2 font-semibold text-brass">
-      Even if it runs well: {inSentence(UNPROVEN_WORDS[lacking] ?? lacking)}.
+      Even if it runs well: {inSentence(UNPROVEN_WORDS.get(lacking) ?? lacking)}.
     </p>
   );
 }

@@ -2,18 +2,20 @@ import type { BeforeAfter } from "@/core/job/sign-off/before-after";
 import { formatText } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 
-const QUANTITY: Readonly<Record<string, string>> = {
-  current: "Running current",
-  time: "Stop time",
-  capacitance: "Capacitance",
-  noise: "Noise",
-  temperature: "Temperature",
-  speed: "Speed",
-};
+const QUANTITY: ReadonlyMap<string, string> = new Map(
+  Object.entries<string>({
+    current: "Running current",
+    time: "Stop time",
+    capacitance: "Capacitance",
+    noise: "Noise",
+    temperature: "Temperature",
+    speed: "Speed",
+  }),
+);
 
 function nameOf({ id }: BeforeAfter, shop: Shop): string {
   const move = shop.moves.find((one) => one.id === id)?.title.replace(/^Measure the /, "");
-  const name = QUANTITY[id] ?? move ?? id;
+  const name = QUANTITY.get(id) ?? move ?? id;
   return `${name.charAt(0).toUpperCase()}${name.slice(1)}`;
 }
 

@@ -23,18 +23,20 @@ interface Draft {
 const EMPTY: Draft = { what: "", onDay: "", belowCelsius: "", afterHours: "" };
 
 /** What each gap in the proof asks to be looked at later, and when. */
-const ASKS: Readonly<Record<string, Partial<Draft>>> = {
-  "condition-cold": { what: "Run it cold, as the complaint comes", belowCelsius: "12" },
-  "condition-hot": { what: "Run it hot, as the complaint comes" },
-  "condition-loaded": { what: "Run it under load, as the complaint comes" },
-  "condition-after-minutes": { what: "Run it as long as the complaint takes to come" },
-  "condition-sometimes": { what: "Ask the owner whether it came back", afterHours: "20" },
-  temporary: { what: "Take the temporary part out again" },
-};
+const ASKS: ReadonlyMap<string, Partial<Draft>> = new Map(
+  Object.entries<Partial<Draft>>({
+    "condition-cold": { what: "Run it cold, as the complaint comes", belowCelsius: "12" },
+    "condition-hot": { what: "Run it hot, as the complaint comes" },
+    "condition-loaded": { what: "Run it under load, as the complaint comes" },
+    "condition-after-minutes": { what: "Run it as long as the complaint takes to come" },
+    "condition-sometimes": { what: "Ask the owner whether it came back", afterHours: "20" },
+    temporary: { what: "Take the temporary part out again" },
+  }),
+);
 
 /** Whether something that is not proven can be looked at later: then that is asked before signing. */
 export function asksLater(unproven: readonly string[]): boolean {
-  return unproven.some((code) => code in ASKS);
+  return unproven.some((code) => ASKS.has(code));
 }
 
 function numberOrNull(typed: string): number | null {
@@ -142,7 +144,10 @@ export function Promises({ job, shop }: { readonly job: JobView; readonly shop: 
   const { post, problem, isBusy } = usePost(job.jobId);
   const set = (change: Partial<Draft>): void => setDraft({ ...draft, ...change });
   const { unproven } = signOffWord(job, shop);
-  const asks = unproven.flatMap((code) => (ASKS[code] ? [{ code, ask: ASKS[code] }] : []));
+  const asks = unproven.flatMap((code) => {
+    const ask = ASKS.get(code);
+    return ask ? [{ code, ask }] : [];
+  });
   const keep = async (): Promise<void> => {
     const payload = {
       ...EMPTY_FOLLOW_UP_FACTS,

@@ -111,7 +111,7 @@ function Said({ job, word, shop }: Pick<SheetProps, "job" | "shop"> & { readonly
         {unproven.length > 0 ? (
           <ul>
             {unproven.map((code) => (
-              <li key={code}>{UNPROVEN_WORDS[code] ?? code}.</li>
+              <li key={code}>{UNPROVEN_WORDS.get(code) ?? code}.</li>
             ))}
           </ul>
         ) : null}

@@ -121,7 +121,7 @@ function Word({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
         <ul className="mt-1">
           {unproven.map((code) => (
             <li key={code} className="border-rule border-t py-1">
-              {UNPROVEN_WORDS[code] ?? code}
+              {UNPROVEN_WORDS.get(code) ?? code}
             </li>
           ))}
         </ul>

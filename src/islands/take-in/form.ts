@@ -87,18 +87,20 @@ export interface TakeInParts {
 }
 
 /** Which field a path of the posted shape belongs to. */
-const FIELD_OF: Readonly<Record<string, keyof TakeInForm>> = {
-  "owner.name": "ownerName",
-  "owner.contact": "ownerContact",
-  "plate.text": "plateText",
-  "takenIn.ceilingMinor": "ceiling",
-  "takenIn.feeMinor": "fee",
-  "takenIn.depositMinor": "deposit",
-  "takenIn.recall.where": "recallWhere",
-};
+const FIELD_OF: ReadonlyMap<string, keyof TakeInForm> = new Map(
+  Object.entries<keyof TakeInForm>({
+    "owner.name": "ownerName",
+    "owner.contact": "ownerContact",
+    "plate.text": "plateText",
+    "takenIn.ceilingMinor": "ceiling",
+    "takenIn.feeMinor": "fee",
+    "takenIn.depositMinor": "deposit",
+    "takenIn.recall.where": "recallWhere",
+  }),
+);
 
 export function fieldOf(path: string): keyof TakeInForm | undefined {
-  const own = FIELD_OF[path];
+  const own = FIELD_OF.get(path);
   if (own) return own;
   const last = path.split(".")[1] ?? "";
   return last in EMPTY_FORM ? (last as keyof TakeInForm) : undefined;

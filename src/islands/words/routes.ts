@@ -10,7 +10,9 @@ const NAMES: Readonly<Record<RouteId, string>> = {
   replace: "another machine",
 };
 
+/** What is done in a step; where nothing may be wrong any more, that is to run it. */
 export function stepLabel(ids: readonly string[], repairs: readonly Repair[]): string {
+  if (ids.length === 0) return "Run it as the complaint comes";
   return ids
     .map((id, index) => {
       const label = repairs.find((repair) => repair.id === id)?.label ?? id;

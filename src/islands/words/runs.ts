@@ -21,24 +21,27 @@ export const SIGN_OFF_WORDS: Readonly<Record<SignedOff["word"], string>> = {
 };
 
 /** What stands against "repaired", by code. */
-export const UNPROVEN_WORDS: Readonly<Record<string, string>> = {
-  "parts-off": "Something that came off is not back",
-  "cover-open": "A cover is still open",
-  "final-look": "The last look and cord check is not done since the last change",
-  "final-earth-continuity": "Earth continuity is not measured since the last change",
-  "final-insulation": "Insulation is not measured since the last change",
-  "failed-check": "A final test failed",
-  "class-not-known": "The protection class is not known: which tests it owes cannot be said",
-  "nothing-done": "Nothing was repaired",
-  "no-run": "It was not run after the repair",
-  "run-failed": "The complaint showed again in the last run",
-  "no-complaint": "No complaint is written down that a run could clear",
-  "condition-not-known": "When the complaint shows is not known",
-  "condition-cold": "It was not run cold, as the complaint comes",
-  "condition-hot": "It was not run hot, as the complaint comes",
-  "condition-loaded": "It was not run under load, as the complaint comes",
-  "condition-after-minutes": "It was not run as long as the complaint takes to come",
-  "condition-sometimes": "It fails only sometimes: no single run can prove it gone",
-  temporary: "A part is fitted for a while only",
-  "temporary-no-end": "No day is set on which the temporary part comes out",
-};
+export const UNPROVEN_WORDS: ReadonlyMap<string, string> = new Map(
+  Object.entries<string>({
+    "line-unreadable": "A line of this job cannot be read: what it says is not known",
+    "parts-off": "Something that came off is not back",
+    "cover-open": "A cover is still open",
+    "final-look": "The last look and cord check is not done since the last change",
+    "final-earth-continuity": "Earth continuity is not measured since the last change",
+    "final-insulation": "Insulation is not measured since the last change",
+    "failed-check": "A final test failed",
+    "class-not-known": "The protection class is not known: which tests it owes cannot be said",
+    "nothing-done": "Nothing was repaired",
+    "no-run": "It was not run after the repair",
+    "run-failed": "The complaint showed again in the last run",
+    "no-complaint": "No complaint is written down that a run could clear",
+    "condition-not-known": "When the complaint shows is not known",
+    "condition-cold": "It was not run cold, as the complaint comes",
+    "condition-hot": "It was not run hot, as the complaint comes",
+    "condition-loaded": "It was not run under load, as the complaint comes",
+    "condition-after-minutes": "It was not run as long as the complaint takes to come",
+    "condition-sometimes": "It fails only sometimes: no single run can prove it gone",
+    temporary: "A part is fitted for a while only",
+    "temporary-no-end": "No day is set on which the temporary part comes out",
+  }),
+);

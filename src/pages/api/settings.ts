@@ -8,13 +8,16 @@ import { readShopContext } from "@/server/services/shop-context";
 
 const stored = strictObject({
   value: settingsSchema.required(),
-  version: yup.number().integer().min(0).required(),
+  version: yup.number().label("Version").integer().min(0).max(2_000_000_000).required(),
 });
 
 export const GET = defineEndpoint({
   about: "What the shop has set for itself",
   response: stored,
-  handle: async () => ok((await readShopContext()).settings),
+  handle: async () => {
+    const { value, version } = (await readShopContext()).settings;
+    return ok({ value, version });
+  },
 });
 
 export const PUT = defineEndpoint({

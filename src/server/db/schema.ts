@@ -35,6 +35,8 @@ export const entries = pgTable(
     stage: text("stage").notNull(),
     payload: jsonb("payload").notNull(),
     shown: jsonb("shown"),
+    /** Hash of what was posted, so that the same id with other content is told from a repeat; null in older rows. */
+    postedHash: text("posted_hash"),
     knowledgeVersion: text("knowledge_version").notNull(),
     settingsVersion: integer("settings_version").notNull(),
     at: instant("at").notNull(),

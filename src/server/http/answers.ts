@@ -74,6 +74,7 @@ export const jobViewAnswer = strictObject({
   questions: rows(),
   timers: rows(),
   followUps: rows(),
+  unreadable: rows(),
   ledger: yup
     .array(
       yup

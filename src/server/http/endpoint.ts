@@ -52,7 +52,9 @@ export function describeRoute(says: RouteSays, route: APIRoute): Endpoint {
   return Object.assign(route, says);
 }
 
-const BODY_STATUS: Readonly<Record<string, number>> = { "body/too-large": 413, "body/not-json": 400 };
+const BODY_STATUS: ReadonlyMap<string, number> = new Map(
+  Object.entries<number>({ "body/too-large": 413, "body/not-json": 400 }),
+);
 
 /** The one way to make an endpoint: size limit, JSON, schema, service, answer. */
 export function defineEndpoint<P extends AnySchema, B extends AnySchema, R extends AnySchema>(
@@ -66,7 +68,7 @@ export function defineEndpoint<P extends AnySchema, B extends AnySchema, R exten
     let body: InferType<B> | undefined;
     if (definition.body) {
       const json = await jsonBody(context.request);
-      if (!json.ok) return problem(BODY_STATUS[json.issues[0]?.code ?? ""] ?? 400, json.issues);
+      if (!json.ok) return problem(BODY_STATUS.get(json.issues[0]?.code ?? "") ?? 400, json.issues);
       const parsed = parseWith(definition.body, json.value);
       if (!parsed.ok) return problem(422, parsed.issues);
       body = parsed.value;
@@ -74,7 +76,7 @@ export function defineEndpoint<P extends AnySchema, B extends AnySchema, R exten
     const file = definition.fileUpTo
       ? await rawBody(context.request, definition.fileUpTo)
       : ok(new Uint8Array());
-    if (!file.ok) return problem(BODY_STATUS[file.issues[0]?.code ?? ""] ?? 400, file.issues);
+    if (!file.ok) return problem(BODY_STATUS.get(file.issues[0]?.code ?? "") ?? 400, file.issues);
     const result = await definition.handle({
       params: params?.value as InferType<P>,
       body: body as InferType<B>,

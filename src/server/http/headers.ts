@@ -1,5 +1,5 @@
 /** Set on every answer. `style-src` allows inline styles, scripts never (docs/decisions/0004). */
-const COMMON: Readonly<Record<string, string>> = {
+const COMMON = {
   "x-content-type-options": "nosniff",
   "referrer-policy": "no-referrer",
   "x-frame-options": "DENY",

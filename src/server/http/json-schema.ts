@@ -20,11 +20,13 @@ const SILENT_TESTS: ReadonlySet<string> = new Set([
   "why",
 ]);
 /** Tests that are said below, by type. */
-const SAID_TESTS: Readonly<Record<string, readonly string[]>> = {
-  string: ["max", "min", "length", "matches", "uuid"],
-  number: ["min", "max", "integer"],
-  array: ["min", "max", "length"],
-};
+const SAID_TESTS: ReadonlyMap<string, readonly string[]> = new Map(
+  Object.entries<readonly string[]>({
+    string: ["max", "min", "length", "matches", "uuid"],
+    number: ["min", "max", "integer"],
+    array: ["min", "max", "length"],
+  }),
+);
 
 type Description = yup.SchemaDescription;
 
@@ -39,7 +41,7 @@ function isDescribed(field: yup.SchemaFieldDescription | undefined): field is De
 }
 
 function checkTests(description: Description, path: string): void {
-  const said = SAID_TESTS[description.type] ?? [];
+  const said = SAID_TESTS.get(description.type) ?? [];
   for (const { name } of description.tests)
     if (name !== undefined && !SILENT_TESTS.has(name) && !said.includes(name))
       throw new Error(

@@ -1,6 +1,6 @@
-import { and, eq, gte, inArray } from "drizzle-orm";
+import { ofKind } from "@/core/job/log/lines";
 import type { Executor } from "@/server/db/executor";
-import { entries } from "@/server/db/schema";
+import { entriesOfKinds } from "@/server/repositories/entries";
 
 /** A timer that runs, or ran out a while ago, with the machine it is for. */
 export interface RunningTimer {
@@ -18,27 +18,18 @@ const RINGS_FOR_MS = 12 * 3600 * 1000;
 /** Timers of all jobs that still run or ran out within half a day, those struck out left aside. */
 export async function runningTimers(on: Executor, now: string): Promise<RunningTimer[]> {
   const since = new Date(Date.parse(now) - LOOK_BACK_MS).toISOString();
-  const started = await on
-    .select()
-    .from(entries)
-    .where(and(eq(entries.kind, "timer-started"), gte(entries.at, since)));
+  const started = ofKind(await entriesOfKinds(on, ["timer-started"], { since }), "timer-started");
   const jobIds = [...new Set(started.map(({ jobId }) => jobId))];
   if (jobIds.length === 0) return [];
-  const beside = await on
-    .select()
-    .from(entries)
-    .where(and(inArray(entries.kind, ["struck", "restored", "taken-in"]), inArray(entries.jobId, jobIds)))
-    .orderBy(entries.jobId, entries.seq);
   const machines = new Map<number, string>();
   const struck = new Set<string>();
-  for (const row of beside) {
-    const payload = row.payload as { machine?: string; seq?: number };
-    if (row.kind === "taken-in") machines.set(row.jobId, payload.machine ?? "");
-    else if (row.kind === "struck") struck.add(`${row.jobId}:${payload.seq}`);
-    else struck.delete(`${row.jobId}:${payload.seq}`);
+  for (const entry of await entriesOfKinds(on, ["struck", "restored", "taken-in"], { jobIds })) {
+    const { jobId } = entry;
+    if (entry.kind === "taken-in") machines.set(jobId, entry.payload.machine);
+    else if (entry.kind === "struck") struck.add(`${jobId}:${entry.payload.seq}`);
+    else if (entry.kind === "restored") struck.delete(`${jobId}:${entry.payload.seq}`);
   }
-  return started.flatMap(({ jobId, seq, payload, at }): RunningTimer[] => {
-    const { what, seconds } = payload as { what: string; seconds: number };
+  return started.flatMap(({ jobId, seq, payload: { what, seconds }, at }): RunningTimer[] => {
     const end = Date.parse(at) + seconds * 1000;
     if (struck.has(`${jobId}:${seq}`) || end < Date.parse(now) - RINGS_FOR_MS) return [];
     return [{ jobId, seq, machine: machines.get(jobId) ?? "", what, endsAt: new Date(end).toISOString() }];

@@ -1,20 +1,16 @@
-import { asc, eq } from "drizzle-orm";
-import type { Entry, EntryKind, NewEntry } from "@/core/job/log/entry";
-import { currentVersion, readPayload } from "@/log/read-payload";
+import { and, asc, eq, gte, inArray } from "drizzle-orm";
+import type { Entry, NewEntry } from "@/core/job/log/entry";
+import { STAGES } from "@/core/job/stages";
+import { currentVersion, readLine } from "@/log/read-payload";
 import type { Executor } from "@/server/db/executor";
 import { entries } from "@/server/db/schema";
 
 type Row = typeof entries.$inferSelect;
 
-/** A row that does not fit its schema is a bug of ours, not an answer: it throws. */
+/** A row that does not fit its schema becomes a line that cannot be read: it takes nothing else down. */
 function toEntry(row: Row): Entry {
-  const read = readPayload(row.kind as EntryKind, row.payload, row.kindVersion);
-  if (!read.ok)
-    throw new Error(
-      `entry ${row.jobId}/${row.seq} does not fit: ${read.issues.map(({ message }) => message).join(" ")}`,
-    );
   const { entryId, jobId, seq, kindVersion, shown, knowledgeVersion, settingsVersion, by } = row;
-  const stage = row.stage as Entry["stage"];
+  const stage = STAGES.find((one) => one === row.stage) ?? "take-in";
   const at = new Date(row.at).toISOString();
   return {
     entryId,
@@ -27,7 +23,7 @@ function toEntry(row: Row): Entry {
     settingsVersion,
     at,
     by,
-    ...read.value,
+    ...readLine(row.kind, row.payload, row.kindVersion),
   } as Entry;
 }
 
@@ -42,12 +38,32 @@ export async function allEntries(on: Executor): Promise<Entry[]> {
   return rows.map(toEntry);
 }
 
+/** Lines of some kinds, in order: of every job since an instant, or of some jobs. */
+export async function entriesOfKinds(
+  on: Executor,
+  kinds: readonly string[],
+  which: { readonly since: string } | { readonly jobIds: readonly number[] },
+): Promise<Entry[]> {
+  const where = "since" in which ? gte(entries.at, which.since) : inArray(entries.jobId, [...which.jobIds]);
+  const rows = await on
+    .select()
+    .from(entries)
+    .where(and(inArray(entries.kind, [...kinds]), where))
+    .orderBy(asc(entries.jobId), asc(entries.seq));
+  return rows.map(toEntry);
+}
+
 export async function entryById(
   on: Executor,
   entryId: string,
-): Promise<{ jobId: number; seq: number; kind: string } | undefined> {
+): Promise<{ jobId: number; seq: number; kind: string; postedHash: string | null } | undefined> {
   const rows = await on
-    .select({ jobId: entries.jobId, seq: entries.seq, kind: entries.kind })
+    .select({
+      jobId: entries.jobId,
+      seq: entries.seq,
+      kind: entries.kind,
+      postedHash: entries.postedHash,
+    })
     .from(entries)
     .where(eq(entries.entryId, entryId));
   return rows[0];
@@ -63,10 +79,12 @@ export interface Placement {
   readonly settingsVersion: number;
   readonly at: string;
   readonly by: string;
+  readonly postedHash: string;
 }
 
 export async function appendEntry(on: Executor, place: Placement, entry: NewEntry): Promise<Entry> {
   const kindVersion = currentVersion(entry.kind);
   await on.insert(entries).values({ ...place, kind: entry.kind, kindVersion, payload: entry.payload });
-  return { ...place, kindVersion, ...entry } as Entry;
+  const { postedHash: _, ...placed } = place;
+  return { ...placed, kindVersion, ...entry } as Entry;
 }

@@ -10,15 +10,32 @@ export interface StoredSettings {
   readonly version: number;
 }
 
-/** The shop's settings; version 0 while nothing was ever set. */
-export async function readSettings(on: Executor): Promise<StoredSettings> {
+/** As they were read back. */
+export interface ReadSettings extends StoredSettings {
+  /** Names of settings that could not be read: they stand at their defaults. */
+  readonly unreadable: readonly string[];
+}
+
+/** Each setting that can be read, and the default of each that cannot. */
+function salvage(kept: object): Pick<ReadSettings, "value" | "unreadable"> {
+  const given = { ...DEFAULT_SETTINGS, ...kept };
+  const parsed = parseWith(settingsSchema, given);
+  if (parsed.ok) return { value: parsed.value as Settings, unreadable: [] };
+  const bad = new Set(parsed.issues.map(({ path }) => path.split(".")[0] ?? ""));
+  const fine = Object.entries(given).filter(([key]) => Object.hasOwn(DEFAULT_SETTINGS, key) && !bad.has(key));
+  const again = parseWith(settingsSchema, { ...DEFAULT_SETTINGS, ...Object.fromEntries(fine) });
+  return again.ok
+    ? { value: again.value as Settings, unreadable: [...bad] }
+    : { value: DEFAULT_SETTINGS, unreadable: Object.keys(DEFAULT_SETTINGS) };
+}
+
+/** The shop's settings; version 0 while nothing was ever set. What cannot be read takes nothing else down. */
+export async function readSettings(on: Executor): Promise<ReadSettings> {
   const row = (await on.select().from(settings).where(eq(settings.id, 1)))[0];
-  if (!row) return { value: DEFAULT_SETTINGS, version: 0 };
+  if (!row) return { value: DEFAULT_SETTINGS, version: 0, unreadable: [] };
   // A setting that came with a later version has its default until it is set.
-  const parsed = parseWith(settingsSchema, { ...DEFAULT_SETTINGS, ...(row.value as object) });
-  if (!parsed.ok)
-    throw new Error(`stored settings do not fit: ${parsed.issues.map(({ message }) => message).join(" ")}`);
-  return { value: parsed.value as Settings, version: row.version };
+  const kept = typeof row.value === "object" && row.value !== null ? row.value : {};
+  return { ...salvage(kept), version: row.version };
 }
 
 /** @returns false when someone else changed them since `version`. */

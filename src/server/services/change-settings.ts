@@ -17,7 +17,10 @@ export async function changeSettings(
     );
   const limits = resolveLimits(shopContext.knowledge, value.limits);
   if (!limits.ok) return fail(...at("value.limits", limits.issues));
-  if (await writeSettings(shopContext.db, value, version, now)) return ok(await readSettings(shopContext.db));
+  if (await writeSettings(shopContext.db, value, version, now)) {
+    const { unreadable: _, ...stored } = await readSettings(shopContext.db);
+    return ok(stored);
+  }
   return fail(
     issue(
       "version",

@@ -1,13 +1,18 @@
-import { ok, type Result } from "@/core/result";
+import { fail, issue, ok, type Result } from "@/core/result";
 import {
   keepLooseReading,
   type LooseReading,
   latestLooseReadings,
+  looseReading,
 } from "@/server/repositories/loose-readings";
+import { canonicalJson } from "./content-hash";
 import { runTool } from "./run-tool";
 import type { ShopContext } from "./shop-context";
 
-/** Keeps a reading taken with a tool that stands on its own. The same id again changes nothing. */
+/**
+ * Keeps a reading taken with a tool that stands on its own. The same again changes nothing and answers as the first time
+ * did; the same id with other content is refused.
+ */
 export async function keepLoose(
   draft: {
     readonly id: string;
@@ -22,7 +27,18 @@ export async function keepLoose(
   if (!finding.ok) return finding;
   const reading = { ...draft, finding: finding.value, at: now };
   await keepLooseReading(shopContext.db, reading);
-  return ok(reading);
+  const kept = (await looseReading(shopContext.db, draft.id)) ?? reading;
+  const isSame = kept.toolId === draft.toolId && canonicalJson(kept.input) === canonicalJson(draft.input);
+  return isSame
+    ? ok(kept)
+    : fail(
+        issue(
+          "id",
+          "stale/reading-id",
+          `id ${draft.id} was used for another reading: make a new one.`,
+          draft.id,
+        ),
+      );
 }
 
 const MOST_SHOWN = 20;

@@ -4,11 +4,13 @@ import { dayIn } from "@/core/quantity/format";
 import { fail, issue, ok, type Result } from "@/core/result";
 import type { Watch } from "@/core/safety/bench-state";
 import { guardEntry } from "@/log/guards";
+import { keepable } from "@/log/read-payload";
 import type { Executor } from "@/server/db/executor";
 import { appendEntry, entriesOf, entryById } from "@/server/repositories/entries";
 import { lockJob } from "@/server/repositories/jobs";
 import { announce } from "./changes";
 import { completeEntry, type Draft } from "./complete-entry";
+import { contentHash } from "./content-hash";
 import type { ShopContext } from "./shop-context";
 
 /** Body of POST /api/jobs/{id}/entries, after it was parsed. */
@@ -45,16 +47,23 @@ function stale(jobId: number, entries: readonly Entry[], draft: EntryDraft) {
   return fail(issue("expectedSeq", "stale/sequence", message, draft.expectedSeq));
 }
 
+/** What a repeat must have in common with the first: all but what the screen had seen by then. */
+function hashOf({ kind, stage, by, payload }: EntryDraft): string {
+  return contentHash({ kind, stage, by, payload });
+}
+
 /** The answer to a request that was sent twice: what the first one did. */
 async function repeated(
   on: Executor,
   jobId: number,
   draft: EntryDraft,
+  postedHash: string,
   shopContext: ShopContext,
 ): Promise<Result<JobView> | undefined> {
   const known = await entryById(on, draft.entryId);
   if (!known) return undefined;
-  if (known.jobId !== jobId || known.kind !== draft.kind)
+  const isOther = known.postedHash !== null && known.postedHash !== postedHash;
+  if (known.jobId !== jobId || known.kind !== draft.kind || isOther)
     return fail(
       issue(
         "entryId",
@@ -64,6 +73,17 @@ async function repeated(
       ),
     );
   return ok(viewOf(jobId, await entriesOf(on, jobId), shopContext));
+}
+
+/** Kinds that take reasoning of a second or more: the job is not locked, nor a connection held, meanwhile. */
+const REASONED: ReadonlySet<Entry["kind"]> = new Set<Entry["kind"]>(["decision"]);
+
+/** An entry completed from the log that its poster saw; nothing where that log is not the one that stands now. */
+async function completedAhead(jobId: number, draft: EntryDraft, now: string, shopContext: ShopContext) {
+  const entries = await entriesOf(shopContext.db, jobId);
+  if (entries.length === 0 || entries.length !== draft.expectedSeq) return undefined;
+  const view = viewOf(jobId, entries, shopContext);
+  return completeEntry(draft, { view, on: shopContext.db, now, shopContext });
 }
 
 /**
@@ -76,9 +96,19 @@ export async function recordEntry(
   now: string,
   shopContext: ShopContext,
 ): Promise<Result<JobView>> {
-  const kept = await shopContext.db.transaction((tx) => recordWithin(tx, jobId, draft, now, shopContext));
+  const ahead = REASONED.has(draft.kind) ? await completedAhead(jobId, draft, now, shopContext) : undefined;
+  const kept = await shopContext.db.transaction((tx) =>
+    recordWithin(tx, jobId, draft, now, shopContext, { ahead }),
+  );
   if (kept.ok) announce({ jobId, seq: kept.value.seq });
   return kept;
+}
+
+interface Within {
+  /** Hash of the whole request, where the entry is only a part of it. */
+  readonly postedHash?: string;
+  /** What the entry was completed to before the job was locked. */
+  readonly ahead?: Awaited<ReturnType<typeof completeEntry>> | undefined;
 }
 
 /** The same, inside a transaction that the caller has open. */
@@ -88,18 +118,22 @@ export async function recordWithin(
   draft: EntryDraft,
   now: string,
   shopContext: ShopContext,
+  { postedHash = hashOf(draft), ahead }: Within = {},
 ): Promise<Result<JobView>> {
   if (!(await lockJob(tx, jobId))) return noSuchJob(jobId);
-  const before = await repeated(tx, jobId, draft, shopContext);
+  const before = await repeated(tx, jobId, draft, postedHash, shopContext);
   if (before) return before;
   const entries = await entriesOf(tx, jobId);
   const isBehind = entries.length !== draft.expectedSeq;
   if (isBehind && !(NAMES_ITS_LINE.has(draft.kind) && entries.length > draft.expectedSeq))
     return stale(jobId, entries, draft);
   const view = viewOf(jobId, entries, shopContext);
-  const completed = await completeEntry(draft, { view, on: tx, now, shopContext });
+  const completed = ahead ?? (await completeEntry(draft, { view, on: tx, now, shopContext }));
   if (!completed.ok) return completed;
-  const { entry, need } = completed.value;
+  const { need } = completed.value;
+  const kept = keepable(completed.value.entry);
+  if (!kept.ok) return kept;
+  const entry = kept.value;
   const { watch, by } = draft;
   const today = dayIn(now, shopContext.settings.value.zone);
   const refused = guardEntry(view, entries, entry, {
@@ -121,6 +155,7 @@ export async function recordWithin(
     settingsVersion: shopContext.settings.version,
     at: now,
     by,
+    postedHash,
   };
   const appended = await appendEntry(tx, place, entry);
   return ok(viewOf(jobId, [...entries, appended], shopContext));

@@ -43,7 +43,7 @@ async function withPicture(
   at: string,
   shopContext: ShopContext,
 ): Promise<StoryLine["payload"]> {
-  const drawing = DEMO_PICTURES[String(payload["sha256"])];
+  const drawing = DEMO_PICTURES.get(String(payload["sha256"]));
   if (!drawing) throw new Error(`there is no demo picture "${payload["sha256"]}"`);
   const kept = await keepPicture(await sharp(Buffer.from(drawing)).png().toBuffer(), at, shopContext.db);
   if (!kept.ok) throw new Error(kept.issues[0]?.message);

@@ -5,7 +5,7 @@ import type { Knowledge, Limits } from "@/core/knowledge/types";
 import { cardOf, type ToolCard } from "@/core/tools/tool";
 import type { Executor } from "@/server/db/executor";
 import { shopDatabase } from "@/server/db/shop-database";
-import { readSettings, type StoredSettings } from "@/server/repositories/settings";
+import { type ReadSettings, readSettings } from "@/server/repositories/settings";
 import { allTools } from "@/tools/registry";
 import { shopKnowledge } from "./knowledge";
 import { shopCounts } from "./shop-counts";
@@ -14,7 +14,7 @@ import { shopCounts } from "./shop-counts";
 export interface ShopContext {
   readonly db: Executor;
   readonly knowledge: Knowledge;
-  readonly settings: StoredSettings;
+  readonly settings: ReadSettings;
   readonly limits: Limits;
   readonly parameters: Parameters;
   readonly tools: readonly ToolCard[];
@@ -22,16 +22,26 @@ export interface ShopContext {
   readonly counts: ShopCounts | undefined;
 }
 
+/** Limits of the shop's own that do not fit the knowledge any more give way to the shipped ones, and Set-up says so. */
+function withLimits(
+  knowledge: Knowledge,
+  read: ReadSettings,
+): { readonly limits: Limits; readonly settings: ReadSettings } {
+  const own = resolveLimits(knowledge, read.value.limits);
+  if (own.ok) return { limits: own.value, settings: read };
+  const shipped = resolveLimits(knowledge, {});
+  if (!shipped.ok) throw new Error(shipped.issues.map(({ message }) => message).join(" "));
+  const unreadable = [...new Set([...read.unreadable, "limits"])];
+  return { limits: shipped.value, settings: { ...read, unreadable } };
+}
+
 export async function shopContextOn(db: Executor): Promise<ShopContext> {
   const knowledge = shopKnowledge();
-  const settings = await readSettings(db);
-  const limits = resolveLimits(knowledge, settings.value.limits);
-  if (!limits.ok)
-    throw new Error(`stored limits do not fit: ${limits.issues.map(({ message }) => message).join(" ")}`);
-  const counts = settings.value.usesCounts ? await shopCounts(db, knowledge, limits.value) : undefined;
+  const { limits, settings } = withLimits(knowledge, await readSettings(db));
+  const counts = settings.value.usesCounts ? await shopCounts(db, knowledge, limits) : undefined;
   const parameters = parametersOf(knowledge.parameters);
   const tools = (await allTools()).map(cardOf);
-  return { db, knowledge, settings, limits: limits.value, parameters, tools, counts };
+  return { db, knowledge, settings, limits, parameters, tools, counts };
 }
 
 export async function readShopContext(): Promise<ShopContext> {

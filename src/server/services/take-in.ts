@@ -8,6 +8,7 @@ import { entriesOf, entryById } from "@/server/repositories/entries";
 import { createJob, createOwner } from "@/server/repositories/jobs";
 import { announce } from "./changes";
 import type { Draft } from "./complete-entry";
+import { contentHash } from "./content-hash";
 import { recordWithin } from "./record-entry";
 import type { ShopContext } from "./shop-context";
 
@@ -20,11 +21,13 @@ class Refused extends Error {
   }
 }
 
-async function jobMadeBefore(tx: Executor, entryId: string): Promise<Result<number> | undefined> {
+async function jobMadeBefore(tx: Executor, draft: TakeInDraft): Promise<Result<number> | undefined> {
+  const { entryId } = draft;
   const known = await entryById(tx, entryId);
   if (!known) return undefined;
   const first = (await entriesOf(tx, known.jobId))[0];
-  return first?.entryId === entryId && first.kind === "taken-in"
+  const isSame = known.postedHash === null || known.postedHash === contentHash(draft);
+  return isSame && first?.entryId === entryId && first.kind === "taken-in"
     ? ok(known.jobId)
     : fail(
         issue(
@@ -55,6 +58,7 @@ async function takeInWithin(
     ? await createOwner(tx, draft.owner.name, draft.owner.contact)
     : await ownerOfEarlier(tx, draft.takenIn.from);
   let seq = 0;
+  const postedHash = contentHash(draft);
   const record = async (path: string, entryId: string, entry: Draft): Promise<void> => {
     const kept = await recordWithin(
       tx,
@@ -62,6 +66,7 @@ async function takeInWithin(
       { ...entry, entryId, expectedSeq: seq, stage: "take-in", by },
       now,
       shopContext,
+      { postedHash },
     );
     if (!kept.ok)
       throw new Refused(
@@ -89,7 +94,7 @@ export async function takeIn(
 ): Promise<Result<number>> {
   try {
     const made = await shopContext.db.transaction(async (tx) => {
-      const before = await jobMadeBefore(tx, draft.entryId);
+      const before = await jobMadeBefore(tx, draft);
       return before ?? ok(await takeInWithin(tx, draft, now, shopContext));
     });
     if (made.ok) announce({ jobId: made.value, seq: 1 });

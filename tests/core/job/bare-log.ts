@@ -1,4 +1,4 @@
-import type { Complaint, Entry, EntryKind, TakenIn } from "@/core/job/log/entry";
+import type { Complaint, Entry, TakenIn } from "@/core/job/log/entry";
 import { limitOf } from "@/core/knowledge/resolve-limits";
 import { KNOWLEDGE, LIMITS } from "../shop-context";
 
@@ -83,7 +83,14 @@ export function handsMayGoIn(entries: readonly Entry[], now: number): string[] {
   return missing;
 }
 
-const CHANGES: readonly EntryKind[] = ["intervention", "opened", "closed", "removed", "refitted", "reopened"];
+const CHANGES: readonly Entry["kind"][] = [
+  "intervention",
+  "opened",
+  "closed",
+  "removed",
+  "refitted",
+  "reopened",
+];
 
 /** Why SAFETY would not let "repaired" be printed, looked for in the bare log. */
 export function againstRepaired(entries: readonly Entry[]): string[] {

@@ -45,10 +45,23 @@ export interface Envelope {
   readonly by: string;
 }
 
+/** What is left of a kept line that its schema does not read: shown as it is, struck out at will, never posted. */
+export interface Unreadable {
+  readonly kind: "unreadable";
+  readonly payload: {
+    /** The kind it was kept as. */
+    readonly was: string;
+    /** What was kept, as text. */
+    readonly raw: string;
+    /** What does not fit. */
+    readonly why: string;
+  };
+}
+
 /** The closed union: an entry is one of these kinds and no other. */
-export type Entry = {
-  [K in EntryKind]: Envelope & { readonly kind: K; readonly payload: Payloads[K] };
-}[EntryKind];
+export type Entry =
+  | { [K in EntryKind]: Envelope & { readonly kind: K; readonly payload: Payloads[K] } }[EntryKind]
+  | (Envelope & Unreadable);
 
 /** An entry before the server gave it a place in the log. */
 export type NewEntry = { [K in EntryKind]: { readonly kind: K; readonly payload: Payloads[K] } }[EntryKind];

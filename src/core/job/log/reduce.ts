@@ -26,18 +26,19 @@ import type {
   TakenIn,
   TimerStarted,
   ToolReading,
+  Unreadable,
 } from "./entry";
-import { lastOf, latestBy, ofKind, type Placed, placed, struckSeqs } from "./lines";
+import { lastOf, latestBy, ofKind, type Placed, placed, struckSeqs, tellsOfPower } from "./lines";
+
+interface LineFacts extends Placed {
+  readonly stage: Stage;
+  readonly isStruck: boolean;
+}
 
 /** One line of the job's log as the ledger shows it. */
-export type LedgerLine = {
-  [K in EntryKind]: Placed & {
-    readonly stage: Stage;
-    readonly isStruck: boolean;
-    readonly kind: K;
-    readonly payload: Payloads[K];
-  };
-}[EntryKind];
+export type LedgerLine =
+  | { [K in EntryKind]: LineFacts & { readonly kind: K; readonly payload: Payloads[K] } }[EntryKind]
+  | (LineFacts & Unreadable);
 
 /** All that the log says about a job, worked out from its entries. */
 export interface JobView extends Reassembly {
@@ -66,6 +67,8 @@ export interface JobView extends Reassembly {
   readonly prices: Readonly<Record<string, number>>;
   readonly questions: readonly (OwnerAnswer & Placed)[];
   readonly timers: readonly (TimerStarted & Placed)[];
+  /** Lines that stand and cannot be read any more. */
+  readonly unreadable: readonly Placed[];
   readonly ledger: readonly LedgerLine[];
 }
 
@@ -131,8 +134,8 @@ export function hazardFacts(
 }
 
 /**
- * The bench state after all entries. A bench-state line that was struck or restored proves nothing any more:
- * from there on the plug is not known and nothing read counts.
+ * The bench state after all entries. A bench-state line that was struck or restored proves nothing any more, and a line
+ * that cannot be read may have told of power: from there on the plug is not known and nothing read counts.
  */
 function benchOf(
   entries: readonly Entry[],
@@ -140,15 +143,16 @@ function benchOf(
   machine: BenchMachine,
   limits: Limits,
 ): BenchState {
-  const doubted = new Set(ofKind(entries, "bench-state").map(({ seq }) => seq));
+  const doubted = new Set(entries.filter(tellsOfPower).map(({ seq }) => seq));
   let state = AT_THE_DOOR;
   for (const entry of entries) {
     const undoes = (entry.kind === "struck" || entry.kind === "restored") && doubted.has(entry.payload.seq);
-    const event = undoes
-      ? ({ event: "not-known" } as const)
-      : entry.kind === "bench-state" && !struck.has(entry.seq)
-        ? entry.payload
-        : undefined;
+    const event =
+      undoes || entry.kind === "unreadable"
+        ? ({ event: "not-known" } as const)
+        : entry.kind === "bench-state" && !struck.has(entry.seq)
+          ? entry.payload
+          : undefined;
     if (event) {
       const next = applyBenchEvent(state, event, entry.at, machine, limits);
       if (next.ok) state = next.value;
@@ -161,13 +165,15 @@ function benchOf(
 }
 
 function plugFactsOf(entries: readonly Entry[]): PlugFacts {
-  const benchSeqs = new Set(ofKind(entries, "bench-state").map(({ seq }) => seq));
+  const benchSeqs = new Set(entries.filter(tellsOfPower).map(({ seq }) => seq));
   const isAboutPlug = (entry: Entry): boolean =>
+    entry.kind === "unreadable" ||
     (entry.kind === "bench-state" && PLUG_EVENTS.has(entry.payload.event)) ||
     ((entry.kind === "struck" || entry.kind === "restored") && benchSeqs.has(entry.payload.seq));
-  const lastSeqBy: Record<string, number> = {};
-  for (const { by, seq } of entries) lastSeqBy[by] = seq;
-  return { plugSeq: entries.filter(isAboutPlug).at(-1)?.seq ?? 0, lastSeqBy };
+  return {
+    plugSeq: entries.filter(isAboutPlug).at(-1)?.seq ?? 0,
+    lastSeqBy: Object.fromEntries(entries.map(({ by, seq }) => [by, seq])),
+  };
 }
 
 function readingsOf(unstruck: readonly Entry[]): Pick<JobView, "readings" | "deadChecks" | "evidence"> {
@@ -269,6 +275,7 @@ export function reduceJob(jobId: number, entries: readonly Entry[], context: Job
       ({ question }) => question,
     ).filter(({ answer }) => answer === "asked"),
     timers: ofKind(unstruck, "timer-started").map((entry) => ({ ...entry.payload, ...placed(entry) })),
+    unreadable: unstruck.filter(({ kind }) => kind === "unreadable").map(placed),
     ledger: entries.map(
       (entry) =>
         ({

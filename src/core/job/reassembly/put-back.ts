@@ -49,6 +49,12 @@ export function stillOff(view: JobView): readonly number[] {
   return view.removed.filter(({ refit }) => refit === null).map(({ seq }) => seq);
 }
 
+/** Whether what was decided is done; a route that is nothing but a run has nothing to fit. */
+export function isRepairDone({ decision, interventions }: JobView): boolean {
+  if (decision?.repairs.length === 0) return true;
+  return interventions.some(({ seq }) => seq > (decision?.seq ?? 0));
+}
+
 /** Whether the machine is whole: only then may power come. */
 export function isWhole(view: JobView): boolean {
   return stillOff(view).length === 0 && view.bench.opened.length === 0;

@@ -2,7 +2,6 @@ import type {
   AcceptanceRun,
   DecisionMade,
   Entry,
-  EntryKind,
   FollowedUp,
   FollowUp,
   Picture,
@@ -44,7 +43,9 @@ export interface Reassembly {
   readonly lastChangeSeq: number;
 }
 
-const CHANGES: ReadonlySet<EntryKind> = new Set([
+/** A line that cannot be read may have been one of these. */
+const CHANGES: ReadonlySet<Entry["kind"]> = new Set<Entry["kind"]>([
+  "unreadable",
   "intervention",
   "opened",
   "closed",

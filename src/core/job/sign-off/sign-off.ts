@@ -102,6 +102,7 @@ function hasEndDate(view: JobView): boolean {
 export function signOffWord(view: JobView, context: DeadChecks): SignOffWord {
   const isOff = stillOff(view).length > 0;
   const unproven = [
+    ...(view.unreadable.length > 0 ? ["line-unreadable"] : []),
     ...(isOff ? ["parts-off"] : []),
     ...(view.bench.opened.length > 0 ? ["cover-open"] : []),
     ...(hasFailedTest(view) ? ["failed-check"] : []),

@@ -13,11 +13,13 @@ const figurePair = strictObject({
 }).test({
   name: "figure",
   test(pair, context) {
+    // The fields' own tests tell of a quantity that is none, or a figure that is no text.
+    if (!FIGURES.some((one) => one === pair.quantity)) return true;
     for (const side of ["before", "after"] as const) {
       const typed = pair[side];
-      const parsed =
-        typed === "" ? undefined : parseReading(typed, pair.quantity, `${pair.quantity} ${side}`);
-      if (parsed && !parsed.ok)
+      if (typeof typed !== "string" || typed === "") continue;
+      const parsed = parseReading(typed, pair.quantity, `${pair.quantity} ${side}`);
+      if (!parsed.ok)
         return context.createError({
           message: parsed.issues[0]?.message ?? "",
           path: `${context.path}.${side}`,

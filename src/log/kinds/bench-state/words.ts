@@ -1,15 +1,18 @@
 import { formatText } from "@/core/quantity/format";
+import type { BenchEvent } from "@/core/safety/bench-event.input";
 import { storeWords } from "@/islands/words/stores";
 import type { KindWords } from "../../kind-words";
 
-const EVIDENCE: Readonly<Record<string, string>> = {
+type Of<E extends BenchEvent["event"]> = Extract<BenchEvent, { event: E }>;
+
+const EVIDENCE: Readonly<Record<Of<"unplugged">["evidence"], string>> = {
   "plug-in-sight": "plug in sight",
   "plug-in-pocket": "plug in the pocket",
   "plug-tagged": "plug tagged",
   "cord-off-machine": "cord off the machine",
 };
 
-const HELD: Readonly<Record<string, string>> = {
+const HELD: Readonly<Record<Of<"held">["id"], string>> = {
   springs: "Springs",
   "lifted-load": "Lifted load",
   belt: "Belt",

@@ -2,6 +2,7 @@ import { type Decision, needsProof } from "@/core/decision/decide";
 import type { DecisionTrial, Route } from "@/core/decision/routes";
 import type { Repair } from "@/core/knowledge/types";
 import { fail, issue, ok, type Result } from "@/core/result";
+import { stepLabel } from "@/islands/words/routes";
 import { decisionFor } from "@/server/services/decide-job";
 import type { ShopContext } from "@/server/services/shop-context";
 import type { Completion } from "../../completion";
@@ -9,8 +10,7 @@ import type { Drafts } from "../../schemas";
 
 function routeLabel(route: Route, first: DecisionTrial | undefined, repairs: readonly Repair[]): string {
   if (route.id === "replace") return "Another machine";
-  const ids = first?.repairs ?? [];
-  return ids.map((id) => repairs.find((repair) => repair.id === id)?.label ?? id).join(", ");
+  return stepLabel(first?.repairs ?? [], repairs);
 }
 
 function refusal(repair: string, { refused }: Decision, shopContext: ShopContext): Result<never> | undefined {

@@ -77,11 +77,13 @@ async function looseReading(
   return ok({ payload });
 }
 
-const LOOKS: Readonly<Record<string, DeadCheckReading["verdict"]>> = {
-  sound: "passed",
-  damaged: "failed",
-  "not sure": "undecided",
-};
+const LOOKS: ReadonlyMap<string, DeadCheckReading["verdict"]> = new Map(
+  Object.entries<DeadCheckReading["verdict"]>({
+    sound: "passed",
+    damaged: "failed",
+    "not sure": "undecided",
+  }),
+);
 
 function deadCheck(
   draft: Posted<"dead-check">,
@@ -95,7 +97,7 @@ function deadCheck(
     );
   const base = { of: "dead-check", checkId: check.id, entered: draft.entered, taken: draft.taken } as const;
   if (check.quantity === "seen") {
-    const verdict = LOOKS[draft.entered];
+    const verdict = LOOKS.get(draft.entered);
     if (!verdict)
       return fail(
         issue(
