@@ -1,10 +1,14 @@
-// An empty database, kept so that a new data folder opens in a second instead of eight.
-import { mkdirSync, renameSync, writeFileSync } from "node:fs";
+// An empty database, as a folder to copy and as an archive for memory, so that a new one opens in a second instead of eight.
+import { mkdirSync, renameSync, rmSync, writeFileSync } from "node:fs";
 import { PGlite } from "@electric-sql/pglite";
 
-const client = await PGlite.create();
+const FOLDER = ".cache/empty-database";
+mkdirSync(".cache", { recursive: true });
+rmSync(`${FOLDER}.part`, { recursive: true, force: true });
+rmSync(FOLDER, { recursive: true, force: true });
+const client = await PGlite.create(`${FOLDER}.part`);
 const dump = await client.dumpDataDir("gzip");
 await client.close();
-mkdirSync(".cache", { recursive: true });
-writeFileSync(".cache/empty-database.part", Buffer.from(await dump.arrayBuffer()));
-renameSync(".cache/empty-database.part", ".cache/empty-database.tar.gz");
+writeFileSync(`${FOLDER}.tar.gz.part`, Buffer.from(await dump.arrayBuffer()));
+renameSync(`${FOLDER}.part`, FOLDER);
+renameSync(`${FOLDER}.tar.gz.part`, `${FOLDER}.tar.gz`);

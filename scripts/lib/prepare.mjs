@@ -53,7 +53,7 @@ export function ensureInstalled() {
 
 /** An empty database, made once for this version of the engine. */
 export function ensureSnapshot() {
-  if (existsSync(".cache/empty-database.tar.gz")) return;
+  if (existsSync(".cache/empty-database.tar.gz") && existsSync(".cache/empty-database")) return;
   mkdirSync(".cache", { recursive: true });
   run(process.execPath, ["scripts/make-snapshot.mjs"], { quiet: true });
 }

@@ -1,24 +1,51 @@
-import { existsSync, mkdirSync, readFileSync } from "node:fs";
-import { resolve } from "node:path";
+import { randomUUID } from "node:crypto";
+import { cpSync, existsSync, readFileSync, renameSync } from "node:fs";
+import { join, resolve } from "node:path";
 import { PGlite } from "@electric-sql/pglite";
 import { drizzle as drizzleServer } from "drizzle-orm/node-postgres";
 import { migrate as migrateServer } from "drizzle-orm/node-postgres/migrator";
 import { drizzle as drizzleEmbedded } from "drizzle-orm/pglite";
 import { migrate as migrateEmbedded } from "drizzle-orm/pglite/migrator";
 import pg from "pg";
+import { Checkpoints } from "./checkpoints";
 import type { Executor } from "./executor";
+import {
+  beginMaking,
+  closeToOthers,
+  EXIT,
+  FolderTrouble,
+  inspectFolder,
+  markFinished,
+  prepareFolder,
+  readMarker,
+  troubleOf,
+} from "./folder";
+import { Journal } from "./journal";
+import { JournalFiles } from "./journal-file";
 import { lockFolder } from "./lock";
 import * as schema from "./schema";
+import { SYNCED_START, SyncedFolder } from "./synced-folder";
 
 export interface OpenDatabase {
   readonly db: Executor;
   readonly engine: "embedded" | "server";
+  /** Over when all that was committed before stands in the journal too. */
+  written(): Promise<void>;
+  /** Takes an owner out of the journal's older lines. */
+  forgetOwner(id: number): Promise<void>;
   close(): Promise<void>;
 }
 
+/** No journal: a server's own durability counts, and what lives in memory is for tests. */
+const NO_JOURNAL = {
+  written: () => Promise.resolve(),
+  forgetOwner: () => Promise.resolve(),
+};
+
 const MIGRATIONS = { migrationsFolder: resolve("drizzle") };
 
-/** Where the build leaves an empty database, so that a new folder opens in a second instead of eight. */
+/** Where the build leaves an empty database, so that a new one opens in a second instead of eight. */
+const SNAPSHOT_FOLDER = resolve(".cache/empty-database");
 export const SNAPSHOT_PATH = resolve(".cache/empty-database.tar.gz");
 
 function snapshot(): { loadDataDir: Blob } | Record<string, never> {
@@ -27,23 +54,108 @@ function snapshot(): { loadDataDir: Blob } | Record<string, never> {
     : {};
 }
 
-/** Opens the folder, from the snapshot when it is new, and brings it to the newest schema. */
-export async function openFolder(folder: string, who: string): Promise<OpenDatabase> {
-  mkdirSync(folder, { recursive: true });
+/** What a start has to tell about the folder it opened. */
+export type Told = (sentence: string) => void;
+
+/** A sync that fails leaves nobody knowing what is on the disk. */
+function stopServer(error: unknown): void {
+  console.error(
+    `The disk did not take what was written (${String(error)}): stopping, so that nothing is lost.`,
+  );
+  process.exit(EXIT.damaged);
+}
+
+/** The old database is kept beside; the journal fills a new one. */
+function setAside(folder: string, missing: readonly string[], tell: Told): void {
+  const postgres = join(folder, "postgres");
+  if (new JournalFiles(join(folder, "journal"), stopServer).names().length === 0)
+    throw new FolderTrouble(
+      EXIT.damaged,
+      `The database in ${folder} is damaged (missing: ${missing.join(", ")}) and there is no journal to rebuild it from: nothing was changed. Put a backup of the folder in its place, or start with another folder: --data DIR.`,
+    );
+  const aside = `postgres-damaged-${new Date().toISOString().replace(/[:.]/g, "-")}`;
+  if (existsSync(postgres)) renameSync(postgres, join(folder, aside));
+  tell(
+    `The database in ${folder} is damaged (missing: ${missing.join(", ")}): it is built anew from the journal${existsSync(join(folder, aside)) ? `; the old one is kept as ${aside}` : ""}.`,
+  );
+}
+
+async function openEngine(folder: string, isNew: boolean): Promise<PGlite> {
+  const postgres = join(folder, "postgres");
+  try {
+    if (isNew && existsSync(SNAPSHOT_FOLDER)) cpSync(SNAPSHOT_FOLDER, postgres, { recursive: true });
+    const fs = new SyncedFolder(postgres, stopServer);
+    return await PGlite.create({ fs, startParams: SYNCED_START });
+  } catch (error) {
+    throw (
+      troubleOf(error, folder) ??
+      new FolderTrouble(
+        EXIT.damaged,
+        `The database in ${folder} does not open (${error instanceof Error ? error.message.split("\n")[0] : String(error)}): nothing was changed. Move ${postgres} aside to have it built anew from the journal, or start with another folder: --data DIR.`,
+      )
+    );
+  }
+}
+
+/**
+ * Opens the folder and brings its database to the newest schema and to the end of its journal. A new one begins from the
+ * snapshot; a damaged one is built anew from the journal; a folder that is neither is refused.
+ * @param tell what the start has to say
+ * @throws {FolderTrouble} in one sentence; {@link FolderInUse} where another process has it
+ */
+export async function openFolder(
+  folder: string,
+  who: string,
+  tell: Told = console.log,
+): Promise<OpenDatabase> {
+  prepareFolder(folder);
   const lock = await lockFolder(folder, who);
-  const postgres = resolve(folder, "postgres");
-  const isNew = !existsSync(resolve(postgres, "PG_VERSION"));
-  const client = await PGlite.create(postgres, isNew ? snapshot() : {});
-  const db = drizzleEmbedded(client, { schema });
-  await migrateEmbedded(db, MIGRATIONS);
-  return {
-    db,
-    engine: "embedded",
-    close: async () => {
-      await client.close();
-      await lock.release();
-    },
+  try {
+    const state = inspectFolder(folder);
+    if (state.kind === "damaged") setAside(folder, state.missing, tell);
+    const isNew = state.kind !== "whole";
+    if (isNew) beginMaking(folder, state.kind === "new" ? "first-start" : "rebuild");
+    const client = await openEngine(folder, isNew);
+    const db = drizzleEmbedded(client, { schema });
+    await migrateEmbedded(db, MIGRATIONS);
+    const marker = readMarker(folder) ?? { identity: randomUUID(), madeAt: new Date().toISOString() };
+    const journal = new Journal(client, new JournalFiles(join(folder, "journal"), stopServer));
+    const caught = await journal.open(marker.identity);
+    if (caught.toDatabase > 0) tell(`${caught.toDatabase} lines of the journal were put back.`);
+    for (const place of caught.damage) tell(`The journal cannot be read at ${place}: that line is left out.`);
+    const isMarked = state.kind === "whole" && state.isMarked;
+    closeToOthers(folder);
+    if (!isMarked) markFinished(folder, marker);
+    const checkpoints = new Checkpoints(client);
+    await checkpoints.begin();
+    return {
+      db: answeringAfter(db, () => journal.flush()),
+      engine: "embedded",
+      written: () => journal.flush(),
+      forgetOwner: (id) => journal.forgetOwner(id),
+      close: async () => {
+        await checkpoints.end();
+        await journal.close();
+        await client.close();
+        closeToOthers(folder);
+        await lock.release();
+      },
+    };
+  } catch (error) {
+    await lock.release();
+    throw troubleOf(error, folder) ?? error;
+  }
+}
+
+/** The same database, whose transactions are over only when what they wrote stands in the journal. */
+function answeringAfter<T extends Executor>(db: T, written: () => Promise<void>): T {
+  const transact = db.transaction.bind(db);
+  db.transaction = async (...given) => {
+    const done = await transact(...given);
+    await written();
+    return done;
   };
+  return db;
 }
 
 /** A database that lives in memory only: for tests. */
@@ -51,7 +163,7 @@ export async function openInMemory(): Promise<OpenDatabase & { readonly client: 
   const client = await PGlite.create(snapshot());
   const db = drizzleEmbedded(client, { schema });
   await migrateEmbedded(db, MIGRATIONS);
-  return { db, engine: "embedded", client, close: () => client.close() };
+  return { ...NO_JOURNAL, db, engine: "embedded", client, close: () => client.close() };
 }
 
 /** The same schema on a PostgreSQL server (15 or later). */
@@ -59,5 +171,5 @@ export async function openServer(url: string): Promise<OpenDatabase> {
   const pool = new pg.Pool({ connectionString: url, max: 8 });
   const db = drizzleServer(pool, { schema });
   await migrateServer(db, MIGRATIONS);
-  return { db, engine: "server", close: () => pool.end() };
+  return { ...NO_JOURNAL, db, engine: "server", close: () => pool.end() };
 }

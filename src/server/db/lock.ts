@@ -5,7 +5,9 @@ import { join } from "node:path";
 import lockfile from "proper-lockfile";
 
 /** Another process has the folder open. Two on one folder would ruin it silently. */
-export class FolderInUse extends Error {}
+export class FolderInUse extends Error {
+  readonly exitCode = 3;
+}
 
 export interface FolderLock {
   release(): Promise<void>;

@@ -2,6 +2,7 @@ import type { APIContext, APIRoute } from "astro";
 import type { InferType, Lazy, Schema } from "yup";
 import { ok, type Result } from "@/core/result";
 import { parseWith, type Shape } from "@/core/validate";
+import { journalled } from "@/server/services/journalled";
 import { jsonBody, rawBody } from "./body";
 import { problem, statusOf } from "./problem";
 
@@ -83,6 +84,7 @@ export function defineEndpoint<P extends AnySchema, B extends AnySchema, R exten
       bytes: file.value,
       context,
     });
+    if (context.request.method !== "GET") await journalled();
     if (!result.ok) return problem(statusOf(result.issues), result.issues);
     return Response.json(result.value, { headers: { "cache-control": "no-store" } });
   };

@@ -1,5 +1,6 @@
 import { TERN_QUAY } from "@/demo/shop";
 import type { OpenDatabase } from "@/server/db/connect";
+import { FolderTrouble } from "@/server/db/folder";
 import { FolderInUse } from "@/server/db/lock";
 import { shopDatabase } from "@/server/db/shop-database";
 import { countJobs } from "@/server/queries/jobs";
@@ -19,14 +20,14 @@ function anchorDate(): Date {
   return given ? new Date(given) : lastOpening(new Date(), TERN_QUAY.zone);
 }
 
-/** A folder that another process has open ends this process with that one sentence. */
+/** A folder that cannot be used ends this process with one sentence and an exit code of its own. */
 async function openOrEnd(): Promise<OpenDatabase> {
   try {
     return await shopDatabase();
   } catch (error) {
-    if (!(error instanceof FolderInUse)) throw error;
-    console.error(error.message);
-    process.exit(3);
+    const isKnown = error instanceof FolderInUse || error instanceof FolderTrouble;
+    console.error(isKnown ? error.message : `The database does not open: ${String(error)}`);
+    process.exit(isKnown ? error.exitCode : 1);
   }
 }
 

@@ -14,7 +14,7 @@ import { pagesOf } from "./pages";
 import { type Asked, requests, send } from "./requests";
 
 /** 200,000 in npm run bench:shop. */
-const COUNT = Number(process.env["FUZZ_REQUESTS"] ?? 1_500);
+const COUNT = Number(process.env["FUZZ_REQUESTS"] ?? 2_000);
 const SEED = Number(process.env["FUZZ_SEED"] ?? 20_261_128);
 const SLOW_MS = 2_000;
 /** Pages are made of every so many accepted entries: making eleven of them costs more than the entry. */

@@ -61,7 +61,7 @@ export function requests(
   const schemas = new Map(open.map(({ says }) => [says, says.body ? toJsonSchema(says.body) : undefined]));
   const pools = poolsOf(jobIds);
   return (): Asked => {
-    const values = new Values(random, pools, values0(random));
+    const values = new Values(random, pools, hostilityOf(random));
     const weighed = values.chance(0.7) ? open.filter(({ path }) => path.endsWith("/entries")) : open;
     const placed = values.pick(weighed);
     const { path, method, says } = placed;
@@ -87,9 +87,9 @@ export function requests(
   };
 }
 
-/** A third of the requests mean well throughout, so that logs grow; the rest do not. */
-function values0({ next }: { next(): number }): number {
-  return next() < 0.35 ? 0 : 0.04;
+/** Half of the requests mean well throughout, so that logs grow; the rest do not. */
+function hostilityOf({ next }: { next(): number }): number {
+  return next() < 0.5 ? 0 : 0.04;
 }
 
 /** A lone half of a character cannot stand in an address. */

@@ -1,0 +1,166 @@
+import type { PGlite } from "@electric-sql/pglite";
+import type { JournalFiles, JournalLine } from "./journal-file";
+import { JOURNAL_SQL, JOURNALLED, putBackSql } from "./journal-sql";
+
+interface OutboxRow {
+  readonly n: string;
+  readonly at: string;
+  readonly of_table: string;
+  readonly of_row: Record<string, unknown>;
+}
+
+/** What a start found when it compared the two ends. */
+export interface Caught {
+  /** Lines that the database had and the journal lacked. */
+  readonly toJournal: number;
+  /** Lines that the journal had and the database lacked. */
+  readonly toDatabase: number;
+  /** Places of the journal that cannot be read. */
+  readonly damage: readonly string[];
+}
+
+const PRUNE_FROM = 500;
+
+/**
+ * The journal of one open database. Order of every write: commit, line on the disk, answer. Lines of commits that come
+ * together are synced together.
+ */
+export class Journal {
+  private written = 0;
+  private waiting: Promise<void> | undefined;
+  private sincePrune = 0;
+
+  constructor(
+    private readonly client: PGlite,
+    private readonly files: JournalFiles,
+  ) {}
+
+  /**
+   * Compares the two ends and brings whichever is short to the other.
+   * @param identity of the folder: a journal of another one is never played in
+   */
+  async open(identity: string): Promise<Caught> {
+    await this.client.exec(JOURNAL_SQL);
+    await this.client.query(
+      "insert into journal_head (id, n, identity) values (1, 0, $1) on conflict (id) do nothing",
+      [identity],
+    );
+    this.files.mend();
+    const before = this.files.lastNumber();
+    const head = await this.head();
+    if (before > head) {
+      const { lines, damage } = this.files.linesAfter(head, head === 0);
+      await this.playIn(lines);
+      this.written = before;
+      return { toJournal: 0, toDatabase: lines.length, damage };
+    }
+    this.written = before;
+    const owed = await this.outbox();
+    const isWhole = owed.length === head - before;
+    if (isWhole) await this.flush();
+    else await this.copyWhole();
+    return { toJournal: isWhole ? owed.length : head, toDatabase: 0, damage: [] };
+  }
+
+  private async head(): Promise<number> {
+    const { rows } = await this.client.query<{ n: string }>("select n::text from journal_head");
+    return Number(rows[0]?.n ?? 0);
+  }
+
+  private async outbox(): Promise<readonly JournalLine[]> {
+    const { rows } = await this.client.query<OutboxRow>(
+      `select n::text, to_char(at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') as at, of_table, of_row
+       from journal_outbox where n > $1 order by n`,
+      [this.written],
+    );
+    return rows.map(({ n, at, of_table, of_row }) => ({ n: Number(n), at, table: of_table, row: of_row }));
+  }
+
+  /** On the disk, all that was committed before this was called. Callers that come together share one sync. */
+  async flush(): Promise<void> {
+    const running = this.waiting;
+    if (running) await running.catch(() => undefined);
+    this.waiting ??= this.write().finally(() => {
+      this.waiting = undefined;
+    });
+    return this.waiting;
+  }
+
+  private async write(): Promise<void> {
+    const lines = await this.outbox();
+    const last = lines.at(-1);
+    if (!last) return;
+    this.files.append(lines);
+    this.written = last.n;
+    this.sincePrune += lines.length;
+    if (this.sincePrune >= PRUNE_FROM) await this.prune();
+  }
+
+  /** What stands in the journal need not wait any longer. */
+  async prune(): Promise<void> {
+    this.sincePrune = 0;
+    await this.client.query("delete from journal_outbox where n <= $1", [this.written]);
+  }
+
+  /** A whole copy of the shop, as the journal's new beginning. */
+  async copyWhole(): Promise<void> {
+    const at = new Date().toISOString();
+    const lines = await this.client.transaction(async (tx) => {
+      const { rows } = await tx.query<{ n: string }>("select n::text from journal_head");
+      const n = Number(rows[0]?.n ?? 0);
+      const all: JournalLine[] = [];
+      for (const [table] of JOURNALLED) {
+        const order = table === "entries" ? "job_id, seq" : "1";
+        const found = await tx.query<{ row: Record<string, unknown> }>(
+          `select to_jsonb(t) as row from ${table} t order by ${order}`,
+        );
+        all.push(...found.rows.map(({ row }) => ({ n, at, table, row })));
+      }
+      return { n, all };
+    });
+    this.files.writeCopy(at.slice(0, 10), lines.all);
+    this.written = lines.n;
+  }
+
+  /** Plays lines in, all or none of them, without noting them again. */
+  private async playIn(lines: readonly JournalLine[]): Promise<void> {
+    const columns = new Map<string, string[]>();
+    const { rows } = await this.client.query<{ table_name: string; column_name: string }>(
+      "select table_name, column_name from information_schema.columns where table_schema = 'public'",
+    );
+    for (const { table_name, column_name } of rows)
+      columns.set(table_name, [...(columns.get(table_name) ?? []), column_name]);
+    const sqlOf = new Map<string, string>(
+      JOURNALLED.map(([table, key]) => [table, putBackSql(table, key, columns.get(table) ?? [])]),
+    );
+    await this.client.transaction(async (tx) => {
+      await tx.exec("set local good_spindle.playing_in = 'yes'");
+      for (const { table, row } of lines) {
+        const sql = sqlOf.get(table);
+        if (sql) await tx.query(sql, [JSON.stringify(row)]);
+      }
+      for (const table of ["jobs", "owners"])
+        await tx.exec(
+          `select setval(pg_get_serial_sequence('${table}', 'id'), most)
+           from (select max(id) as most from ${table}) t where most is not null`,
+        );
+      await tx.query("update journal_head set n = $1", [lines.at(-1)?.n ?? 0]);
+    });
+  }
+
+  /** An owner's name and contact are taken out of every day that holds them. */
+  async forgetOwner(id: number): Promise<void> {
+    await this.flush();
+    await this.prune();
+    this.files.rewrite((line) =>
+      line.table === "owners" && line.row["id"] === id
+        ? { ...line, row: { ...line.row, name: "", contact: "" } }
+        : line,
+    );
+  }
+
+  async close(): Promise<void> {
+    await this.flush();
+    this.files.close();
+  }
+}
