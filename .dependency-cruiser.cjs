@@ -37,7 +37,14 @@ module.exports = {
       severity: "error",
       from: {
         orphan: true,
-        pathNot: ["^src/pages/", "\\.d\\.ts$", "^src/knowledge/", "^src/middleware\\.ts$", "^src/styles/"],
+        pathNot: [
+          "^src/pages/",
+          "\\.d\\.ts$",
+          "^src/knowledge/",
+          "^src/middleware\\.ts$",
+          "^src/server/serve\\.ts$",
+          "^src/styles/",
+        ],
       },
       to: {},
     },
@@ -171,6 +178,7 @@ module.exports = {
       external("date-fns", "@date-fns/tz", "ics", "qrcode", "sharp"),
       "^(node:)?[a-z_/]+$",
     ),
+    allow("^src/server/serve\\.ts$", "^src/server/http/headers\\.ts$", "^(node:)?[a-z_/]+$"),
     allow(
       "^src/server/http/",
       core("result\\.ts$", "validate\\.ts$"),

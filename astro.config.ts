@@ -10,18 +10,21 @@ import { compiledOrThrow } from "./scripts/lib/compile-knowledge";
 // Whatever is built, checked or served stands on the pages as they are now.
 compiledOrThrow();
 
-/** The server's isolation thread, bundled beside the server: Vite bundles workers for the browser only. */
+/** The server's front door and its isolation thread, bundled beside it: Vite bundles workers for the browser only. */
 const serverWorkers: AstroIntegration = {
   name: "server-workers",
   hooks: {
     "astro:build:done": async () => {
+      const bundle = { bundle: true, platform: "node", format: "esm", logLevel: "warning" } as const;
       await build({
+        ...bundle,
         entryPoints: ["src/workers/isolation.server.ts"],
         outfile: "dist/server/isolation.worker.mjs",
-        bundle: true,
-        platform: "node",
-        format: "esm",
-        logLevel: "warning",
+      });
+      await build({
+        ...bundle,
+        entryPoints: ["src/server/serve.ts"],
+        outfile: "dist/server/serve.mjs",
       });
     },
   },

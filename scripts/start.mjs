@@ -96,8 +96,12 @@ try {
   });
   if (asked.host) await showAccess(data, names, port);
   console.log(`Good Spindle is ready: ${address}   (data in ${data}; stop with Ctrl+C)`);
-  for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => child.kill("SIGTERM"));
+  for (const signal of ["SIGINT", "SIGTERM"])
+    process.on(signal, () => {
+      child.kill("SIGTERM");
+      setTimeout(() => child.kill("SIGKILL"), 4_500).unref();
+    });
   child.once("exit", (code) => process.exit(code ?? 0));
 } catch (error) {
-  fail(`Good Spindle did not start: ${error.message}.`);
+  fail(`Good Spindle did not start: ${error.message}.`, error.exitCode);
 }

@@ -1,4 +1,5 @@
 import { defineMiddleware } from "astro:middleware";
+import { isDiskFull, traceOf } from "./server/http/fault";
 import { withSecurityHeaders } from "./server/http/headers";
 import { allowedHosts, originRefusal } from "./server/http/origin";
 import { oneProblem } from "./server/http/problem";
@@ -42,8 +43,16 @@ export const onRequest = defineMiddleware(async (context, next) => {
       );
     return dress(answer);
   } catch (error) {
-    console.error(`request ${requestId} ${request.method} ${url.pathname}`, error);
+    console.error(`request ${requestId} ${request.method} ${url.pathname}: ${traceOf(error)}`);
     if (!url.pathname.startsWith("/api/")) throw error;
+    if (isDiskFull(error))
+      return dress(
+        refused(
+          507,
+          "disk/full",
+          "The disk of the shop's computer is full: what you typed is kept here. Make room, then keep it again.",
+        ),
+      );
     return dress(
       refused(
         500,

@@ -11,9 +11,9 @@ const KNOWLEDGE_STAMP = ".cache/knowledge-from";
 const KNOWLEDGE_FROM = ["src/knowledge/moves", "src/knowledge/faults", "src/knowledge/tables", "src/core"];
 const BUILT_FROM = ["src", "drizzle", "package-lock.json", "astro.config.ts", "tsconfig.json"];
 
-export function fail(message) {
+export function fail(message, code = 1) {
   console.error(message);
-  process.exit(1);
+  process.exit(code);
 }
 
 function hashOf(paths) {
@@ -104,10 +104,12 @@ export async function startServer({
     ...(hosts ? { GOOD_SPINDLE_HOSTS: hosts } : {}),
     ...(access ? { GOOD_SPINDLE_ACCESS: "required" } : {}),
     ASTRO_NODE_LOGGING: "disabled",
+    GOOD_SPINDLE_LAUNCHED: "yes",
   };
-  const child = spawn(process.execPath, ["dist/server/entry.mjs"], {
+  const child = spawn(process.execPath, ["dist/server/serve.mjs"], {
     env,
-    stdio: ["ignore", output, "inherit"],
+    // Its stdin ends with this process, however that ends: a server never outlives what started it.
+    stdio: ["pipe", output, "inherit"],
   });
   let ended;
   child.once("exit", (code) => {
@@ -116,7 +118,10 @@ export async function startServer({
   const address = `http://${host === "0.0.0.0" || host === "::" ? "127.0.0.1" : host}:${port}`;
   const deadline = Date.now() + 60_000;
   while (Date.now() < deadline) {
-    if (ended !== undefined) throw new Error(`the server ended before it was ready (code ${ended})`);
+    if (ended !== undefined)
+      throw Object.assign(new Error(`the server ended before it was ready (code ${ended})`), {
+        exitCode: ended,
+      });
     const answer = await fetch(`${address}/api/health`).catch(() => undefined);
     if (answer?.ok) return { child, address };
     if (answer) {

@@ -58,7 +58,7 @@ test("a second server on the same folder is refused, told who has it, and harms 
     });
     second.once("exit", (code) => resolve({ code, text }));
   });
-  expect(told.code).toBe(1);
+  expect(told.code).toBe(3);
   expect(told.text).toMatch(/open already, by process \d+ \(serving 127\.0\.0\.1:\d+\)/);
   expect((await fetch(`${shop.address}/api/jobs/104`)).status).toBe(200);
 });

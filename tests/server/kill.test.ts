@@ -1,8 +1,8 @@
 import { spawn } from "node:child_process";
-import { mkdtempSync, rmSync } from "node:fs";
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, utimesSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { describe, expect, it } from "vitest";
+import { afterEach, beforeEach, describe, expect, it } from "vitest";
 import { seededRandom } from "@/core/seeded-random";
 import { openFolder } from "@/server/db/connect";
 import { FolderInUse, lockFolder } from "@/server/db/lock";
@@ -64,8 +64,13 @@ describe("a writer killed hard at random moments", () => {
 });
 
 describe("one process a data folder", () => {
+  let folder: string;
+  beforeEach(() => {
+    folder = mkdtempSync(join(tmpdir(), "spindle-lock-"));
+  });
+  afterEach(() => rmSync(folder, { recursive: true }));
+
   it("the second is told who has it, and may have it once the first let go", async () => {
-    const folder = mkdtempSync(join(tmpdir(), "spindle-lock-"));
     const first = await lockFolder(folder, "process 7 (serving 127.0.0.1:4321)");
     await expect(lockFolder(folder, "process 8")).rejects.toThrow(
       /open already, by process 7 \(serving 127\.0\.0\.1:4321\).*--data DIR/,
@@ -74,6 +79,31 @@ describe("one process a data folder", () => {
     await first.release();
     const second = await lockFolder(folder, "process 8");
     await second.release();
-    rmSync(folder, { recursive: true });
+  });
+
+  /** A lock as a process elsewhere, or one that died, left it. */
+  function leftBehind(change: object, beatAgoMs = 0): void {
+    mkdirSync(join(folder, "in-use.lock"));
+    const at = (Date.now() - beatAgoMs) / 1000;
+    utimesSync(join(folder, "in-use.lock"), at, at);
+    const holder = { who: "process 9", host: "shed", boot: "b", processes: "pid:[9]", pid: 9, began: "1" };
+    writeFileSync(join(folder, "in-use-by.json"), JSON.stringify({ ...holder, ...change }));
+  }
+
+  it("where the socket of another namespace is not seen, its heartbeat keeps the folder for a minute", async () => {
+    leftBehind({});
+    await expect(lockFolder(folder, "process 8")).rejects.toThrow(/by process 9\..*in a minute/);
+    utimesSync(join(folder, "in-use.lock"), Date.now() / 1000 - 90, Date.now() / 1000 - 90);
+    await (await lockFolder(folder, "process 8")).release();
+  });
+
+  it("is taken over at once where this machine shows that the process is gone, never where it runs", async () => {
+    const first = await lockFolder(folder, "process 7");
+    const own = JSON.parse(readFileSync(join(folder, "in-use-by.json"), "utf8"));
+    await first.release();
+    leftBehind({ ...own, who: "process 7" });
+    await expect(lockFolder(folder, "process 8")).rejects.toThrow(/by process 7/);
+    writeFileSync(join(folder, "in-use-by.json"), JSON.stringify({ ...own, began: "0" }));
+    await (await lockFolder(folder, "process 8")).release();
   });
 });

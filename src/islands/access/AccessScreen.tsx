@@ -6,7 +6,9 @@ import { request } from "../state/api";
 /** Only a path of our own: never an address that the link brought along. */
 function goOn(): void {
   const to = new URLSearchParams(window.location.search).get("to") ?? "/";
-  window.location.assign(/^\/(?![/\\])/.test(to) ? to : "/");
+  const { origin } = window.location;
+  const url = URL.canParse(to, origin) ? new URL(to, origin) : undefined;
+  window.location.assign(url?.origin === origin ? `${url.pathname}${url.search}` : "/");
 }
 
 /** The door of a shop that is served on the workshop's network. */

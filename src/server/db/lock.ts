@@ -1,6 +1,7 @@
 import { createHash } from "node:crypto";
-import { mkdirSync, readFileSync, realpathSync, rmSync, writeFileSync } from "node:fs";
+import { readFileSync, readlinkSync, realpathSync, rmSync, writeFileSync } from "node:fs";
 import { createServer, type Server } from "node:net";
+import { hostname } from "node:os";
 import { join } from "node:path";
 import lockfile from "proper-lockfile";
 
@@ -13,19 +14,75 @@ export interface FolderLock {
   release(): Promise<void>;
 }
 
-const STALE_MS = 15_000;
+/** How long a lock must have shown no sign of life before another machine may take it. */
+const STALE_MS = 60_000;
+const BEAT_MS = 10_000;
+const NOTICE = "in-use-by.json";
 
-function whoHasIt(folder: string): string {
+/** Who holds a folder: enough to tell on the same machine whether it still runs. */
+interface Holder {
+  readonly who: string;
+  readonly host: string;
+  /** Changes with every boot; empty where the system does not say. */
+  readonly boot: string;
+  /** Numbers of processes mean nothing outside of their own namespace. */
+  readonly processes: string;
+  readonly pid: number;
+  /** When the process began, so that a number used again is told from it. */
+  readonly began: string;
+}
+
+function ofSystem(read: () => string): string {
   try {
-    return readFileSync(join(folder, "in-use-by.txt"), "utf8").trim();
+    return read().trim();
   } catch {
-    return "another process";
+    return "";
   }
 }
 
+const beganAt = (pid: number): string =>
+  ofSystem(() => readFileSync(`/proc/${pid}/stat`, "utf8").split(") ").at(-1)?.split(" ")[19] ?? "");
+
+function holderNow(who: string): Holder {
+  return {
+    who,
+    host: hostname(),
+    boot: ofSystem(() => readFileSync("/proc/sys/kernel/random/boot_id", "utf8")),
+    processes: ofSystem(() => readlinkSync("/proc/self/ns/pid")),
+    pid: process.pid,
+    began: beganAt(process.pid),
+  };
+}
+
+function readHolder(folder: string): Holder | undefined {
+  try {
+    const read: unknown = JSON.parse(readFileSync(join(folder, NOTICE), "utf8"));
+    return typeof read === "object" && read !== null && "pid" in read ? (read as Holder) : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+function runs(pid: number): boolean {
+  try {
+    process.kill(pid, 0);
+    return true;
+  } catch (error) {
+    return error instanceof Error && "code" in error && error.code === "EPERM";
+  }
+}
+
+/** Whether the holder was on this machine, in this boot, and is no more: then nobody need wait. */
+function isGone(holder: Holder, own: Holder): boolean {
+  if (holder.host !== own.host || holder.processes !== own.processes) return false;
+  if (holder.boot !== own.boot) return true;
+  return !runs(holder.pid) || beganAt(holder.pid) !== holder.began;
+}
+
 function refusal(folder: string): FolderInUse {
+  const who = readHolder(folder)?.who ?? "another process";
   return new FolderInUse(
-    `The data folder ${folder} is open already, by ${whoHasIt(folder)}. Stop that one first, or start with another folder: --data DIR. Nothing was changed.`,
+    `The data folder ${folder} is open already, by ${who}. Stop that one first, or start with another folder: --data DIR. If it is gone for good, start again in a minute. Nothing was changed.`,
   );
 }
 
@@ -38,7 +95,7 @@ function listen(name: string): Promise<Server> {
   });
 }
 
-/** An abstract socket is taken in one step and is free the moment its process dies. Linux only. */
+/** An abstract socket is taken in one step and is free the moment its process dies. Linux, one network namespace. */
 async function lockBySocket(folder: string): Promise<FolderLock> {
   const hash = createHash("sha256").update(realpathSync(folder)).digest("hex").slice(0, 32);
   try {
@@ -50,11 +107,17 @@ async function lockBySocket(folder: string): Promise<FolderLock> {
   }
 }
 
-async function lockByFile(folder: string): Promise<FolderLock> {
+/** A lock with a heartbeat beside the socket: it holds in other namespaces, containers and on a shared folder too. */
+async function lockByFile(folder: string, own: Holder, onLost: () => void): Promise<FolderLock> {
+  const lockfilePath = join(folder, "in-use.lock");
+  const holder = readHolder(folder);
+  if (holder && isGone(holder, own)) rmSync(lockfilePath, { recursive: true, force: true });
   try {
     const release = await lockfile.lock(folder, {
+      lockfilePath,
       stale: STALE_MS,
-      retries: { retries: 8, minTimeout: 500, maxTimeout: 4000 },
+      update: BEAT_MS,
+      onCompromised: onLost,
     });
     return { release };
   } catch (error) {
@@ -63,20 +126,35 @@ async function lockByFile(folder: string): Promise<FolderLock> {
   }
 }
 
+/** Somebody else holds the folder now: not a byte more is written by this process. */
+function stopWriting(): void {
+  console.error("The data folder was taken by another process while this one stood still: stopping at once.");
+  process.exit(3);
+}
+
 /**
  * One process a data folder.
  * @param who what a second process is told about this one
+ * @param onLost the lock is somebody else's now
  * @throws {FolderInUse} with the name of the process that has it
  */
-export async function lockFolder(folder: string, who: string): Promise<FolderLock> {
-  mkdirSync(folder, { recursive: true });
-  const lock = process.platform === "linux" ? await lockBySocket(folder) : await lockByFile(folder);
-  const notice = join(folder, "in-use-by.txt");
-  writeFileSync(notice, `${who}\n`);
+export async function lockFolder(folder: string, who: string, onLost = stopWriting): Promise<FolderLock> {
+  const own = holderNow(who);
+  const socket = process.platform === "linux" ? await lockBySocket(folder) : undefined;
+  let file: FolderLock;
+  try {
+    file = await lockByFile(folder, own, onLost);
+  } catch (error) {
+    await socket?.release();
+    throw error;
+  }
+  const notice = join(folder, NOTICE);
+  writeFileSync(notice, `${JSON.stringify(own)}\n`, { mode: 0o600 });
   return {
     release: async () => {
       rmSync(notice, { force: true });
-      await lock.release();
+      await file.release().catch(() => undefined);
+      await socket?.release();
     },
   };
 }

@@ -20,6 +20,7 @@ export function shopDatabase(): Promise<OpenDatabase> {
   if (!holder.goodSpindleDatabase) {
     holder.goodSpindleDatabase = open();
     for (const signal of ["SIGINT", "SIGTERM"] as const) process.once(signal, () => void closeAndExit());
+    if (process.env["GOOD_SPINDLE_LAUNCHED"]) endWithLauncher();
   }
   return holder.goodSpindleDatabase;
 }
@@ -29,7 +30,17 @@ export function setDatabase(database: OpenDatabase): void {
   holder.goodSpindleDatabase = Promise.resolve(database);
 }
 
+const LONGEST_CLOSING_MS = 4_000;
+
+/** The launcher holds the other end of stdin: when it is gone, however it went, nobody would stop this process. */
+function endWithLauncher(): void {
+  process.stdin.once("close", () => void closeAndExit());
+  process.stdin.resume();
+  process.stdin.unref();
+}
+
 async function closeAndExit(): Promise<void> {
+  setTimeout(() => process.exit(1), LONGEST_CLOSING_MS).unref();
   const database = await holder.goodSpindleDatabase;
   await database?.close();
   process.exit(0);

@@ -1,5 +1,5 @@
 /** Set on every answer. `style-src` allows inline styles, scripts never (docs/decisions/0004). */
-const COMMON = {
+export const COMMON_HEADERS = {
   "x-content-type-options": "nosniff",
   "referrer-policy": "no-referrer",
   "x-frame-options": "DENY",
@@ -32,7 +32,7 @@ function policyFor(built: string | null, isPage: boolean): string {
 
 export function withSecurityHeaders(response: Response, requestId: string, isBuilt: boolean): Response {
   const headers = new Headers(response.headers);
-  for (const [name, value] of Object.entries(COMMON)) headers.set(name, value);
+  for (const [name, value] of Object.entries(COMMON_HEADERS)) headers.set(name, value);
   headers.set("x-request-id", requestId);
   const isPage = (headers.get("content-type") ?? "").startsWith("text/html");
   if (isBuilt)

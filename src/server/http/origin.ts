@@ -9,7 +9,8 @@ export function allowedHosts(port: string, extra: string | undefined): ReadonlyS
     "[::1]",
     ...(extra ?? "").split(",").filter((name) => name !== ""),
   ];
-  return new Set(names.flatMap((name) => (port === "80" ? [name, `${name}:80`] : [`${name}:${port}`])));
+  const known = names.map((name) => name.toLowerCase());
+  return new Set(known.flatMap((name) => (port === "80" ? [name, `${name}:80`] : [`${name}:${port}`])));
 }
 
 /** Why a request is refused before anything reads it, or undefined. */
@@ -17,7 +18,7 @@ export function originRefusal(
   request: Request,
   hosts: ReadonlySet<string>,
 ): { readonly code: string; readonly message: string } | undefined {
-  const host = request.headers.get("host") ?? "";
+  const host = (request.headers.get("host") ?? "").toLowerCase();
   if (!hosts.has(host))
     return {
       code: "origin/unknown-host",

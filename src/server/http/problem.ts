@@ -19,6 +19,7 @@ const TITLES: Readonly<Record<number, string>> = {
   422: "Some values cannot be used",
   423: "Too many wrong tries",
   500: "Something went wrong here",
+  507: "There is no room",
 };
 
 const TYPES: Readonly<Record<number, string>> = { 404: "not-found", 409: "conflict", 422: "input" };

@@ -21,7 +21,10 @@ function keptSecret(name: string, make: () => string): string {
     mkdirSync(dataFolder(), { recursive: true });
     writeFileSync(path, make(), { mode: 0o600 });
   }
-  return readFileSync(path, "utf8").trim();
+  const secret = readFileSync(path, "utf8").trim();
+  if (secret.length < CODE_LENGTH)
+    throw new Error(`${path} is too short to keep anybody out: delete it, and a new one is made.`);
+  return secret;
 }
 
 /** The access code, made at the first start that needs one; kept in the data folder, readable by its owner only. */
