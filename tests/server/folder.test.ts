@@ -21,10 +21,11 @@ import { FolderTrouble, inspectFolder } from "@/server/db/folder";
 import { readLineText } from "@/server/db/journal-file";
 import { setDatabase } from "@/server/db/shop-database";
 import { countJobs } from "@/server/queries/jobs";
-import { entriesOf } from "@/server/repositories/entries";
+import { allEntries, entriesOf } from "@/server/repositories/entries";
 import { ownersById } from "@/server/repositories/jobs";
 import { forgetOwner } from "@/server/services/forget-owner";
 import { recordEntry } from "@/server/services/record-entry";
+import { seedDemo } from "@/server/services/seed-demo";
 import { shopContextOn } from "@/server/services/shop-context";
 import { takeIn } from "@/server/services/take-in";
 import { CARDER } from "./shop-machine";
@@ -170,6 +171,27 @@ describe("the journal", () => {
     rmSync(join(folder, "postgres"), { recursive: true });
     const again = await open();
     expect([...(await ownersById(again.db)).values()]).toEqual([{ name: "", contact: "" }]);
+    await again.close();
+  });
+});
+
+describe("a shop of some size, killed in the middle", () => {
+  it("has every acknowledged entry back from its journal alone, the demo's and those since", async () => {
+    const shop = await open();
+    setDatabase(shop);
+    await seedDemo(await shopContextOn(shop.db), new Date("2026-11-24T09:00:00Z"));
+    for (let line = 0; line < 20; line += 1) await note(shop, 104, `line ${line}`);
+    const numbers = journal()
+      .trimEnd()
+      .split("\n")
+      .map((text) => readLineText(text)?.n);
+    expect(numbers).toEqual(numbers.map((_, index) => index + 1));
+    expect(numbers.length).toBeGreaterThan(110);
+    const before = await allEntries(shop.db);
+    await shop.close();
+    rmSync(join(folder, "postgres"), { recursive: true });
+    const again = await open();
+    expect(await allEntries(again.db)).toEqual(before);
     await again.close();
   });
 });

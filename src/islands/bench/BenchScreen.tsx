@@ -12,6 +12,7 @@ import { request } from "../state/api";
 import { useNow } from "../state/clock";
 import { $changes } from "../state/tabs";
 import { useTouches, useWatches } from "../state/watch";
+import { ageWords } from "../words/backup";
 import { stepWords, untilWords } from "../words/steps";
 
 export interface BenchJob {
@@ -241,9 +242,12 @@ function useBenchJobs(fromPage: readonly BenchJob[]): readonly BenchJob[] {
 export function BenchScreen({
   jobs: fromPage,
   shop,
+  backup,
 }: {
   readonly jobs: readonly BenchJob[];
   readonly shop: Shop;
+  /** When the last good backup was made, where that is too long ago; empty where there is none at all. */
+  readonly backup?: { readonly at: string } | undefined;
 }) {
   const jobs = useBenchJobs(fromPage);
   const all = useJobsOnBench(jobs, shop);
@@ -265,6 +269,20 @@ export function BenchScreen({
           Take in a machine
         </a>
       </div>
+      {backup ? (
+        <p className="half-hatched my-3 border border-ink p-1.5" role="status">
+          <span className="block bg-paper px-3 py-2">
+            <b>
+              {backup.at === ""
+                ? "There is no backup of this shop."
+                : `The last good backup was made ${ageWords(backup.at, Date.parse(shop.now))}.`}
+            </b>{" "}
+            <a className="text-teal underline underline-offset-4" href="/set-up">
+              Back up in Set-up
+            </a>
+          </span>
+        </p>
+      ) : null}
       <Places all={all} place={place} onPlace={setPlace} />
       {BANDS.map(({ band, title, empty }) => {
         const lines = shown.filter(({ step }) => step.band === band).sort(inOrder);

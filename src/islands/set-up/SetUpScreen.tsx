@@ -6,12 +6,14 @@ import { PlainFrame } from "../frame/PlainFrame";
 import { useAwake } from "../state/awake";
 import { benchName, setBenchName } from "../state/person";
 import { DISCHARGE_CHOICES } from "../words/schools";
+import { Backups, type BackupsProps } from "./Backups";
 import { Counts } from "./Counts";
 import { Instruments } from "./Instruments";
 import { type SetUpDraft, type StoredSettings, useSetUp } from "./use-set-up";
 
 interface SetUpProps {
   readonly stored: StoredSettings;
+  readonly backup: BackupsProps;
   /** Settings that could not be read. */
   readonly unreadable: readonly string[];
   readonly regions: Knowledge["regions"];
@@ -195,6 +197,7 @@ function SetUpForm(props: SetUpProps) {
             isOn={model.draft.usesCounts}
             onChange={(usesCounts) => model.set({ usesCounts })}
           />
+          <Backups backup={props.backup} zone={stored.value.zone} />
           <ThisDevice />
           <h2 className="font-bold text-lg">Access</h2>
           <Access access={access} />

@@ -3,7 +3,7 @@ import type { JournalFiles, JournalLine } from "./journal-file";
 import { JOURNAL_SQL, JOURNALLED, putBackSql } from "./journal-sql";
 
 interface OutboxRow {
-  readonly n: string;
+  readonly number: string;
   readonly at: string;
   readonly of_table: string;
   readonly of_row: Record<string, unknown>;
@@ -69,11 +69,17 @@ export class Journal {
 
   private async outbox(): Promise<readonly JournalLine[]> {
     const { rows } = await this.client.query<OutboxRow>(
-      `select n::text, to_char(at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') as at, of_table, of_row
-       from journal_outbox where n > $1 order by n`,
+      `select o.n::text as number, to_char(o.at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') as at,
+         o.of_table, o.of_row
+       from journal_outbox o where o.n > $1 order by o.n`,
       [this.written],
     );
-    return rows.map(({ n, at, of_table, of_row }) => ({ n: Number(n), at, table: of_table, row: of_row }));
+    return rows.map(({ number, at, of_table, of_row }) => ({
+      n: Number(number),
+      at,
+      table: of_table,
+      row: of_row,
+    }));
   }
 
   /** On the disk, all that was committed before this was called. Callers that come together share one sync. */

@@ -39,7 +39,12 @@ function endWithLauncher(): void {
   process.stdin.unref();
 }
 
+let isClosing = false;
+
 async function closeAndExit(): Promise<void> {
+  // A signal and the launcher's end often come together.
+  if (isClosing) return;
+  isClosing = true;
   setTimeout(() => process.exit(1), LONGEST_CLOSING_MS).unref();
   const database = await holder.goodSpindleDatabase;
   await database?.close();

@@ -1,3 +1,4 @@
+import pLimit from "p-limit";
 import sharp, { type Sharp } from "sharp";
 import type { Picture } from "@/core/job/log/entry";
 import { fail, issue, ok, type Result } from "@/core/result";
@@ -55,6 +56,16 @@ async function drawn(
   return { data, width: info.width, height: info.height };
 }
 
+const READ = { failOn: "truncated", limitInputPixels: MAX_PIXELS } as const;
+/** Drawing takes the threads that files are read with: two at a time leave the others free for everybody else. */
+const drawing = pLimit(2);
+const MOST_WAITING = 40;
+
+async function drawnTwice(bytes: Uint8Array) {
+  const upright = sharp(bytes, READ).rotate();
+  return { whole: await drawn(upright, KEPT_SIDE_PX, 82), small: await drawn(upright, SMALL_SIDE_PX, 74) };
+}
+
 /**
  * A picture from a camera or a file: checked by its content, turned upright, drawn anew without what the camera wrote
  * beside it (place, time), and kept beside the database under the hash of what is kept.
@@ -65,8 +76,7 @@ export async function keepPicture(
   on: Executor,
 ): Promise<Result<KeptPicture>> {
   if (!looksLike(bytes)) return notAPicture(bytes);
-  const read = { failOn: "truncated", limitInputPixels: MAX_PIXELS } as const;
-  const size = await sharp(bytes, { ...read, limitInputPixels: false })
+  const size = await sharp(bytes, { ...READ, limitInputPixels: false })
     .metadata()
     .catch(() => undefined);
   if (!size)
@@ -77,22 +87,21 @@ export async function keepPicture(
       "too-many-pixels",
       `This picture has ${size.width} × ${size.height}, ${Math.round(pixels / 1e6)} megapixels: up to ${MAX_PIXELS / 1e6} are taken.`,
     );
-  try {
-    const upright = sharp(bytes, read).rotate();
-    const whole = await drawn(upright, KEPT_SIDE_PX, 82);
-    const small = await drawn(upright, SMALL_SIDE_PX, 74);
-    const sha256 = hashOf(whole.data);
-    await writePicture(sha256, "whole", whole.data);
-    await writePicture(sha256, "small", small.data);
-    const { width, height } = whole;
-    await addFile(on, { sha256, type: KEPT_TYPE, bytes: whole.data.length, width, height, addedAt: now });
-    return ok({ sha256, width, height });
-  } catch {
+  if (drawing.pendingCount >= MOST_WAITING)
+    return refuse("busy", "Many pictures are being kept just now: send this one again in a moment.");
+  const made = await drawing(() => drawnTwice(bytes)).catch(() => undefined);
+  if (!made)
     return refuse(
       "cut-short",
       "This picture is cut short or damaged: nothing of it was kept. Take it again.",
     );
-  }
+  const { whole, small } = made;
+  const sha256 = hashOf(whole.data);
+  await writePicture(sha256, "whole", whole.data);
+  await writePicture(sha256, "small", small.data);
+  const { width, height } = whole;
+  await addFile(on, { sha256, type: KEPT_TYPE, bytes: whole.data.length, width, height, addedAt: now });
+  return ok({ sha256, width, height });
 }
 
 /** The entry of a picture names bytes that lie here, in their own size. */

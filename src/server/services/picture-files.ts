@@ -1,5 +1,5 @@
 import { createHash, randomUUID } from "node:crypto";
-import { mkdir, readFile, rename, writeFile } from "node:fs/promises";
+import { mkdir, open, readFile, rename } from "node:fs/promises";
 import { dirname, join } from "node:path";
 import { dataFolder } from "@/server/db/shop-database";
 
@@ -17,13 +17,24 @@ function pathOf(sha256: string, size: PictureSize): string {
   return join(dataFolder(), "pictures", sha256.slice(0, 2), name);
 }
 
-/** Whole or not at all: written under another name first. */
+async function syncFolder(path: string): Promise<void> {
+  const folder = await open(path, "r");
+  await folder.sync();
+  await folder.close();
+}
+
+/** Whole or not at all, and on the disk before any entry names it: written under another name first. */
 export async function writePicture(sha256: string, size: PictureSize, bytes: Uint8Array): Promise<void> {
   const path = pathOf(sha256, size);
-  await mkdir(dirname(path), { recursive: true });
+  const isNewFolder = (await mkdir(dirname(path), { recursive: true })) !== undefined;
   const aside = `${path}.${randomUUID()}`;
-  await writeFile(aside, bytes);
+  const file = await open(aside, "wx", 0o600);
+  await file.writeFile(bytes);
+  await file.sync();
+  await file.close();
   await rename(aside, path);
+  await syncFolder(dirname(path));
+  if (isNewFolder) await syncFolder(dirname(dirname(path)));
 }
 
 /** @returns undefined where no such picture lies */

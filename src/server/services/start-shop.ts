@@ -1,4 +1,5 @@
 import { TERN_QUAY } from "@/demo/shop";
+import { backUpByNight } from "@/server/backup/backups";
 import type { OpenDatabase } from "@/server/db/connect";
 import { FolderTrouble } from "@/server/db/folder";
 import { FolderInUse } from "@/server/db/lock";
@@ -38,6 +39,7 @@ async function start(): Promise<StartedShop> {
   // Seeded once: a shop that has set anything, or has a job, is never touched.
   const isUntouched = shopContext.settings.version === 0 && (await countJobs(db)) === 0;
   if (isUntouched && process.env["GOOD_SPINDLE_SEED"] === "demo") await seedDemo(shopContext, anchorDate());
+  backUpByNight(db, async () => (await shopContextOn(db)).settings.value.zone);
   return { engine, jobs: await countJobs(db) };
 }
 

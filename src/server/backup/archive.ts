@@ -1,0 +1,145 @@
+import { createHash } from "node:crypto";
+import { createReadStream, createWriteStream, existsSync } from "node:fs";
+import { join } from "node:path";
+import { Readable } from "node:stream";
+import { pipeline } from "node:stream/promises";
+import { sql } from "drizzle-orm";
+import { ZipFile } from "yazl";
+import type { Executor } from "@/server/db/executor";
+import { canonicalJson } from "../services/content-hash";
+
+export const FORMAT = "good-spindle-archive";
+export const FORMAT_VERSION = 1;
+/** Members in the order in which they can be put back: parents before what refers to them. */
+export const TABLES = ["settings", "owners", "files", "jobs", "loose_readings", "entries"] as const;
+export type Table = (typeof TABLES)[number];
+export type Row = Readonly<Record<string, unknown>>;
+
+export interface Manifest {
+  readonly format: string;
+  readonly version: number;
+  readonly counts: Readonly<Record<string, number>>;
+  /** SHA-256 of each member, by name. */
+  readonly members: Readonly<Record<string, string>>;
+}
+
+export const memberOf = (table: Table): string => `${table.replace("_", "-")}.ndjson`;
+export const PICTURES = /^pictures\/([0-9a-f]{2})\/([0-9a-f]{64}(?:\.small)?\.jpg)$/;
+
+/** A fixed moment: the same shop gives the same bytes whenever it is exported. */
+const MADE_AT = new Date("2000-01-01T00:00:00Z");
+const MODE = 0o100600;
+const BATCH = 2000;
+
+async function rowsOf(on: Executor, query: ReturnType<typeof sql>): Promise<readonly Row[]> {
+  const { rows } = (await on.execute(query)) as unknown as {
+    readonly rows: readonly { readonly row: Row }[];
+  };
+  return rows.map(({ row }) => row);
+}
+
+/** What the shop was at one moment: small tables whole, and how far each log went. */
+interface Cut {
+  readonly small: ReadonlyMap<Table, readonly Row[]>;
+  readonly lastSeq: ReadonlyMap<number, number>;
+}
+
+/** Order of each small table. */
+const ORDER: Readonly<Record<Exclude<Table, "entries">, string>> = {
+  settings: "id",
+  owners: "id",
+  files: "sha256",
+  jobs: "id",
+  loose_readings: "id",
+};
+
+async function cutOf(db: Executor): Promise<Cut> {
+  return db.transaction(
+    async (tx) => {
+      await tx.execute(sql`set local time zone 'UTC'`);
+      const small = new Map<Table, readonly Row[]>();
+      for (const [table, order] of Object.entries(ORDER))
+        small.set(
+          table as Table,
+          await rowsOf(tx, sql.raw(`select to_jsonb(t) as row from ${table} t order by ${order}`)),
+        );
+      const logs = await rowsOf(
+        tx,
+        sql`select jsonb_build_object('job', job_id, 'last', max(seq)) as row from entries group by job_id`,
+      );
+      return { small, lastSeq: new Map(logs.map(({ job, last }) => [Number(job), Number(last)])) };
+    },
+    { isolationLevel: "repeatable read", accessMode: "read only" },
+  );
+}
+
+/** Lines of every log up to the cut, a batch at a time: the log is only added to, so no transaction is held meanwhile. */
+async function* entriesUpTo(db: Executor, { lastSeq }: Cut): AsyncGenerator<readonly Row[]> {
+  let [job, seq] = [0, 0];
+  for (;;) {
+    const batch = await db.transaction(async (tx) => {
+      await tx.execute(sql`set local time zone 'UTC'`);
+      return rowsOf(
+        tx,
+        sql`select to_jsonb(e) as row from entries e where (job_id, seq) > (${job}, ${seq})
+            order by job_id, seq limit ${BATCH}`,
+      );
+    });
+    const last = batch.at(-1);
+    if (!last) return;
+    [job, seq] = [Number(last["job_id"]), Number(last["seq"])];
+    yield batch.filter((row) => Number(row["seq"]) <= (lastSeq.get(Number(row["job_id"])) ?? 0));
+  }
+}
+
+/** The bytes of a file, opened when its turn has come: a shop has more pictures than a process may have files open. */
+async function* fileBytes(path: string): AsyncGenerator<Buffer> {
+  for await (const piece of createReadStream(path)) yield piece as Buffer;
+}
+
+/** The shop as one streamed archive; never more than a batch of its log in memory. */
+export async function writeArchive(db: Executor, dataFolder: string, path: string): Promise<Manifest> {
+  const cut = await cutOf(db);
+  const counts: Record<string, number> = Object.fromEntries(TABLES.map((table) => [table, 0]));
+  const members = new Map<string, string>();
+  const zip = new ZipFile();
+  const add = (name: string, pieces: AsyncIterable<string | Buffer>, compress: boolean): void => {
+    const hash = createHash("sha256");
+    async function* hashed(): AsyncGenerator<string | Buffer> {
+      for await (const piece of pieces) {
+        hash.update(piece);
+        yield piece;
+      }
+      members.set(name, hash.digest("hex"));
+    }
+    zip.addReadStream(Readable.from(hashed()), name, { mtime: MADE_AT, mode: MODE, compress });
+  };
+  async function* lines(table: Table): AsyncGenerator<string> {
+    const batches = table === "entries" ? entriesUpTo(db, cut) : [cut.small.get(table) ?? []];
+    for await (const batch of batches) {
+      counts[table] = (counts[table] ?? 0) + batch.length;
+      if (batch.length > 0) yield batch.map((row) => `${canonicalJson(row)}\n`).join("");
+    }
+  }
+  for (const table of TABLES) add(memberOf(table), lines(table), true);
+  for (const file of cut.small.get("files") ?? []) {
+    const sha = String(file["sha256"]);
+    for (const name of [`${sha}.jpg`, `${sha}.small.jpg`]) {
+      const from = join(dataFolder, "pictures", sha.slice(0, 2), name);
+      if (existsSync(from)) add(`pictures/${sha.slice(0, 2)}/${name}`, fileBytes(from), false);
+    }
+  }
+  const manifest = (): Manifest => ({
+    format: FORMAT,
+    version: FORMAT_VERSION,
+    counts,
+    members: Object.fromEntries(members),
+  });
+  async function* manifestText(): AsyncGenerator<string> {
+    yield `${canonicalJson(manifest())}\n`;
+  }
+  zip.addReadStream(Readable.from(manifestText()), "manifest.json", { mtime: MADE_AT, mode: MODE });
+  zip.end();
+  await pipeline(zip.outputStream, createWriteStream(path, { mode: 0o600, flush: true }));
+  return manifest();
+}

@@ -1,0 +1,82 @@
+import { createWriteStream, existsSync, mkdirSync, readdirSync } from "node:fs";
+import { dirname, join } from "node:path";
+import { createInterface } from "node:readline";
+import type { Readable } from "node:stream";
+import { pipeline } from "node:stream/promises";
+import { sql } from "drizzle-orm";
+import { fail, issue, ok, type Result } from "@/core/result";
+import { openFolder } from "@/server/db/connect";
+import type { Executor } from "@/server/db/executor";
+import { syncTree } from "@/server/db/folder";
+import { type Manifest, memberOf, PICTURES, TABLES, type Table } from "./archive";
+import { readArchive, verifyArchive } from "./read-archive";
+
+const BATCH = 500;
+
+async function putBack(db: Executor, table: Table, rows: readonly string[]): Promise<void> {
+  if (rows.length === 0) return;
+  await db.transaction((tx) =>
+    tx.execute(
+      sql`insert into ${sql.raw(table)} overriding system value
+          select * from jsonb_populate_recordset(${sql.raw(`null::${table}`)}, ${`[${rows.join(",")}]`}::jsonb)`,
+    ),
+  );
+}
+
+async function putBackTable(db: Executor, table: Table, from: Readable): Promise<void> {
+  let batch: string[] = [];
+  for await (const line of createInterface({ input: from })) {
+    batch.push(line);
+    if (batch.length < BATCH) continue;
+    await putBack(db, table, batch);
+    batch = [];
+  }
+  await putBack(db, table, batch);
+}
+
+/** The next job and the next owner get numbers of their own. */
+async function numberOn(db: Executor): Promise<void> {
+  for (const table of ["jobs", "owners"])
+    await db.execute(
+      sql.raw(
+        `select setval(pg_get_serial_sequence('${table}', 'id'), most) from (select max(id) as most from ${table}) t where most is not null`,
+      ),
+    );
+}
+
+/**
+ * Builds a shop from an archive in a folder of its own: numbers, times and every line as they were. The archive is read
+ * through and checked before anything is made.
+ */
+export async function restoreArchive(
+  path: string,
+  folder: string,
+  tell: (sentence: string) => void = console.log,
+): Promise<Result<Manifest>> {
+  if (existsSync(folder) && readdirSync(folder).length > 0)
+    return fail(
+      issue("folder", "archive/folder-not-empty", `${folder} is not empty: name a new folder.`, folder),
+    );
+  const checked = await verifyArchive(path);
+  if (!checked.ok) return checked;
+  const shop = await openFolder(folder, `process ${process.pid} (restoring)`, tell);
+  try {
+    await readArchive(path, {
+      member: async (name, open) => {
+        const table = TABLES.find((one) => memberOf(one) === name);
+        if (table) await putBackTable(shop.db, table, await open());
+        else if (PICTURES.test(name)) {
+          const to = join(folder, name);
+          mkdirSync(dirname(to), { recursive: true });
+          await pipeline(await open(), createWriteStream(to, { mode: 0o600, flush: true }));
+        }
+      },
+    });
+    await numberOn(shop.db);
+    await shop.written();
+  } finally {
+    await shop.close();
+  }
+  syncTree(folder);
+  return ok(checked.value);
+}
