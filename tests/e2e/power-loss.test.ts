@@ -1,4 +1,6 @@
 import { spawn } from "node:child_process";
+import { rmSync } from "node:fs";
+import { join } from "node:path";
 import { expect, test } from "@playwright/test";
 import { type RunningShop, runShop } from "./server";
 
@@ -8,7 +10,7 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => shop.stop());
 
-test("the built server killed hard while it writes: nothing acknowledged is missing", async () => {
+test("the built server killed hard while it writes, its database deleted: nothing acknowledged is missing", async () => {
   const jobUrl = `${shop.address}/api/jobs/104`;
   const seqOf = async (): Promise<number> => ((await (await fetch(jobUrl)).json()) as { seq: number }).seq;
   const first = await seqOf();
@@ -34,7 +36,7 @@ test("the built server killed hard while it writes: nothing acknowledged is miss
     }
   })();
   await new Promise((resolve) => setTimeout(resolve, 1500));
-  await shop.restart("SIGKILL");
+  await shop.restart("SIGKILL", () => rmSync(join(shop.data, "postgres"), { recursive: true }));
   isOver = true;
   await writer;
   const after = (await (await fetch(jobUrl)).json()) as {

@@ -8,7 +8,7 @@ export interface RunningShop {
   readonly address: string;
   readonly data: string;
   /** Stops it (hard, when asked) and starts it again on the same folder and port. */
-  restart(signal?: NodeJS.Signals): Promise<void>;
+  restart(signal?: NodeJS.Signals, meanwhile?: () => void): Promise<void>;
   stop(): Promise<void>;
 }
 
@@ -49,8 +49,9 @@ export async function runShop({
   return {
     address: running.address,
     data,
-    restart: async (signal = "SIGTERM") => {
+    restart: async (signal = "SIGTERM", meanwhile) => {
       await end(signal);
+      meanwhile?.();
       running = await start();
     },
     stop: async () => {

@@ -1,0 +1,112 @@
+// npm run bench:shop: what docs/methods/reliability.md promises, measured. Options: --fuzz N --kills N --cuts N
+import { spawnSync } from "node:child_process";
+import { randomUUID } from "node:crypto";
+import { mkdtempSync, readFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { parseArgs } from "node:util";
+import { ensureBuilt, ensureSnapshot, startServer } from "./lib/prepare.mjs";
+
+const { values } = parseArgs({
+  options: {
+    fuzz: { type: "string", default: "200000" },
+    kills: { type: "string", default: "100" },
+    cuts: { type: "string", default: "100" },
+    port: { type: "string", default: "47190" },
+  },
+});
+const JOBS = [101, 102, 103, 104, 105, 106, 107, 108];
+const ALONE = 200;
+const TOGETHER_MS = 10_000;
+
+/** A test at the size of this command. */
+function suite(title: string, file: string, env: Record<string, string>): void {
+  const started = Date.now();
+  const { status, stdout } = spawnSync("npx", ["--no-install", "vitest", "run", file], {
+    encoding: "utf8",
+    env: { ...process.env, ...env },
+  });
+  const seconds = Math.round((Date.now() - started) / 1000);
+  console.log(`${status === 0 ? "holds" : "FAILS"}  ${title} (${seconds} s)`);
+  if (status !== 0) console.log(stdout.split("\n").slice(-40).join("\n"));
+}
+
+const quantile = (sorted: readonly number[], share: number): number =>
+  sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? 0;
+
+async function seqOf(address: string, job: number): Promise<number> {
+  const answer = (await (await fetch(`${address}/api/jobs/${job}`)).json()) as { readonly seq: number };
+  return answer.seq;
+}
+
+/** Keeps one note and waits for the answer. @returns its line, and how long it took in ms */
+async function keep(address: string, job: number, seq: number): Promise<{ seq: number; ms: number }> {
+  const started = performance.now();
+  const answer = await fetch(`${address}/api/jobs/${job}/entries`, {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify({
+      entryId: randomUUID(),
+      expectedSeq: seq,
+      kind: "note",
+      stage: "measure",
+      by: "bench",
+      payload: { text: `line ${seq + 1}` },
+    }),
+  });
+  if (!answer.ok) throw new Error(await answer.text());
+  return { seq: ((await answer.json()) as { seq: number }).seq, ms: performance.now() - started };
+}
+
+function residentMegabytes(pid: number | undefined): number {
+  const kilobytes = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, "utf8"))?.[1];
+  return Math.round(Number(kilobytes) / 1024);
+}
+
+ensureSnapshot();
+ensureBuilt();
+suite(`${values.fuzz} hostile requests: none 500, none over 2 s`, "tests/server/fuzz", {
+  FUZZ_REQUESTS: values.fuzz,
+});
+suite(`${values.kills} hard kills: nothing acknowledged lost`, "tests/server/kill.test.ts", {
+  KILLS: values.kills,
+});
+suite(`${values.cuts} power cuts: nothing acknowledged lost`, "tests/server/power-cut.test.ts", {
+  CUTS: values.cuts,
+});
+
+const started = Date.now();
+const { child, address } = await startServer({
+  port: Number(values.port),
+  data: mkdtempSync(join(tmpdir(), "spindle-bench-shop-")),
+  output: "ignore",
+});
+console.log(`first start with the demo ${((Date.now() - started) / 1000).toFixed(1)} s`);
+const alone: number[] = [];
+let seq = await seqOf(address, 109);
+for (let count = 0; count < ALONE; count += 1) {
+  const kept = await keep(address, 109, seq);
+  seq = kept.seq;
+  alone.push(kept.ms);
+}
+alone.sort((one, other) => one - other);
+console.log(
+  `kept entry with journal, alone: p50 ${quantile(alone, 0.5).toFixed(1)} ms, p95 ${quantile(alone, 0.95).toFixed(1)} ms`,
+);
+const until = Date.now() + TOGETHER_MS;
+const counts = await Promise.all(
+  JOBS.map(async (job) => {
+    let [line, count] = [await seqOf(address, job), 0];
+    while (Date.now() < until) {
+      line = (await keep(address, job, line)).seq;
+      count += 1;
+    }
+    return count;
+  }),
+);
+const sum = counts.reduce((one, other) => one + other, 0);
+console.log(`8 writers together: ${(sum / (TOGETHER_MS / 1000)).toFixed(0)} entries a second`);
+await new Promise((resolve) => setTimeout(resolve, 3_000));
+console.log(`memory after that, idle: ${residentMegabytes(child.pid)} MB`);
+child.kill("SIGTERM");
+process.exit(0);

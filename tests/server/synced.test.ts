@@ -1,0 +1,119 @@
+import { cpSync, mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { PGlite } from "@electric-sql/pglite";
+import { describe, expect, it } from "vitest";
+import { Checkpoints } from "@/server/db/checkpoints";
+import { JournalFiles } from "@/server/db/journal-file";
+import { SYNCED_START, SyncedFolder } from "@/server/db/synced-folder";
+import { isDiskFull, traceOf } from "@/server/http/fault";
+
+const COMMITS = 50;
+
+/** A new database, copied: setting one up takes its five seconds. */
+function copied(): string {
+  const root = mkdtempSync(join(tmpdir(), "spindle-sync-"));
+  cpSync(".cache/empty-database", join(root, "postgres"), { recursive: true });
+  return root;
+}
+
+describe("the embedded database", () => {
+  it("brings every commit to the disk, and writes its log back when it is time", async () => {
+    const root = copied();
+    const folder = new SyncedFolder(join(root, "postgres"), (error) => {
+      throw error;
+    });
+    const client = await PGlite.create({ fs: folder, startParams: SYNCED_START });
+    await client.exec("create table t (a integer)");
+    const before = folder.syncs;
+    for (let commit = 0; commit < COMMITS; commit += 1)
+      await client.query("insert into t values ($1)", [commit]);
+    expect(folder.syncs - before).toBeGreaterThanOrEqual(COMMITS);
+    let now = 0;
+    const checkpoints = new Checkpoints(client, () => now);
+    await checkpoints.begin();
+    now = 6 * 60_000;
+    expect(await checkpoints.look(), "nothing was written").toBe(false);
+    await client.query("insert into t values (1)");
+    expect(await checkpoints.look()).toBe(true);
+    expect(await checkpoints.look(), "just done").toBe(false);
+    await checkpoints.end();
+    await client.close();
+    rmSync(root, { recursive: true });
+  }, 60_000);
+
+  it("is told of a sync that fails", async () => {
+    const root = copied();
+    let isBroken = false;
+    const told: unknown[] = [];
+    const folder = new SyncedFolder(
+      join(root, "postgres"),
+      (error) => told.push(error),
+      () => {
+        if (isBroken) throw Object.assign(new Error("EIO: i/o error, fsync"), { code: "EIO" });
+      },
+    );
+    const client = await PGlite.create({ fs: folder, startParams: SYNCED_START });
+    await client.exec("create table t (a integer)");
+    isBroken = true;
+    await expect(client.query("insert into t values (1)")).rejects.toThrow();
+    expect(told[0]).toMatchObject({ code: "EIO" });
+    rmSync(root, { recursive: true, force: true });
+  }, 60_000);
+});
+
+describe("the journal's files", () => {
+  const line = (n: number, day: string) => ({ n, at: `${day}T09:00:00.000Z`, table: "jobs", row: { id: n } });
+
+  it("keep lines in order over days, clocks set back and whole copies, and leave a damaged line out by name", () => {
+    const root = mkdtempSync(join(tmpdir(), "spindle-journal-"));
+    const files = new JournalFiles(root, () => undefined);
+    files.append([line(1, "2026-11-24"), line(2, "2026-11-25")]);
+    files.append([line(3, "2026-11-24")]);
+    files.writeCopy("2026-11-25", [line(3, "2026-11-25")]);
+    files.append([line(4, "2026-11-25"), line(5, "2026-11-26")]);
+    files.close();
+    const again = new JournalFiles(root, () => undefined);
+    expect(again.lastNumber()).toBe(5);
+    expect(again.linesAfter(0).lines.map(({ n }) => n)).toEqual([1, 2, 3, 3, 4, 5]);
+    expect(again.linesAfter(0, true).lines.map(({ n }) => n)).toEqual([3, 4, 5]);
+    expect(again.linesAfter(3).lines.map(({ n }) => n)).toEqual([4, 5]);
+    again.rewrite((one) => (one.n === 4 ? { ...one, row: { id: "gone" } } : one));
+    expect(again.linesAfter(3).lines[0]?.row).toEqual({ id: "gone" });
+    rmSync(root, { recursive: true });
+  });
+
+  it("tell of a sync that fails, and never answer as if it had not", () => {
+    const root = mkdtempSync(join(tmpdir(), "spindle-journal-"));
+    const told: unknown[] = [];
+    const files = new JournalFiles(
+      root,
+      (error) => told.push(error),
+      () => {
+        throw new Error("EIO");
+      },
+    );
+    expect(() => files.append([line(1, "2026-11-24")])).toThrow("EIO");
+    expect(told).toHaveLength(1);
+    rmSync(root, { recursive: true });
+  });
+});
+
+describe("a fault, as the log and the screen hear of it", () => {
+  it("a full disk is told from every other, however deep it lies", () => {
+    const full = Object.assign(new Error("write"), { code: "ENOSPC" });
+    expect(isDiskFull(new Error("Failed query", { cause: full }))).toBe(true);
+    expect(isDiskFull(Object.assign(new Error("could not extend file"), { code: "53100" }))).toBe(true);
+    expect(isDiskFull(new Error("could not write: No space left on device"))).toBe(true);
+    expect(isDiskFull(new Error("anything else"))).toBe(false);
+  });
+
+  it("its trace holds where it came from and nothing that was typed", () => {
+    const secret = "Tansy Weavers, telephone 5 55";
+    const trace = traceOf(
+      new Error(`Failed query: insert … params: ${secret}`, { cause: new Error(secret) }),
+    );
+    expect(trace).not.toContain("Tansy");
+    expect(trace).toContain("synced.test.ts");
+  });
+});
