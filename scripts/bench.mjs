@@ -1,7 +1,7 @@
 // npm run bench: start times, weight of pages and packages, time of an entry, timings of the core, laws run often.
 // --no-cold leaves out the fresh clone, which installs every package again.
 import { execFileSync, spawn, spawnSync } from "node:child_process";
-import { mkdtempSync, rmSync } from "node:fs";
+import { mkdtempSync, readdirSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { pageWeight } from "./lib/page-weight.mjs";
@@ -12,14 +12,16 @@ const JOB_PAGES = ["take-in", "make-safe", "measure"].map((stage) => ({
   path: `/jobs/103/${stage}`,
   budget: 260,
 }));
+const TOOL_PAGES = readdirSync("src/tools", { withFileTypes: true })
+  .filter((topic) => topic.isDirectory())
+  .flatMap(({ name }) => readdirSync(join("src/tools", name)))
+  .map((id) => ({ path: `/tools/${id}`, budget: 260 }));
 const PAGES = [
   { path: "/", budget: 260 },
   { path: "/jobs/new", budget: 260 },
   ...JOB_PAGES,
   { path: "/jobs/104/isolate", budget: 260 },
-  { path: "/tools/capacitor-against-mark", budget: 260 },
-  { path: "/tools/temperature-rise", budget: 260 },
-  { path: "/tools/resistor-bands", budget: 260 },
+  ...TOOL_PAGES,
   { path: "/knowledge", budget: 260 },
   { path: "/knowledge/moves/start-capacitance", budget: 260 },
   { path: "/set-up", budget: 260 },

@@ -1,6 +1,16 @@
+import { readdirSync } from "node:fs";
+import { join } from "node:path";
 import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page } from "@playwright/test";
 import { test } from "./demo-shop";
+
+/** A page a tool, whatever tools there are. */
+function toolPages(): string[] {
+  return readdirSync("src/tools", { withFileTypes: true })
+    .filter((topic) => topic.isDirectory())
+    .flatMap(({ name }) => readdirSync(join("src/tools", name)))
+    .map((id) => `/tools/${id}`);
+}
 
 const VIEWS = [
   "/",
@@ -26,9 +36,7 @@ const VIEWS = [
   "/jobs/110/sheet",
   "/jobs/103/sheet",
   "/tools",
-  "/tools/capacitor-against-mark",
-  "/tools/temperature-rise",
-  "/tools/resistor-bands",
+  ...toolPages(),
   "/knowledge",
   "/knowledge/moves/start-capacitance",
   "/knowledge/faults/start-capacitor-low",

@@ -12,6 +12,7 @@ import { GET as getSettings, PUT as putSettings } from "@/pages/api/settings";
 import { GET as timers } from "@/pages/api/timers";
 import { readSettings } from "@/server/repositories/settings";
 import { KNOWLEDGE } from "../core/shop-context";
+import { WORKED_INPUTS } from "../core/worked-inputs";
 import { call, draft, openShop, takeInBody } from "./shop";
 
 let shop: Awaited<ReturnType<typeof openShop>>;
@@ -160,12 +161,12 @@ describe("the same id with other content", () => {
     expect((await call(takeIn, { body: door })).status).toBe(200);
     expect((await call(takeIn, { body: { ...door, by: "right bench" } })).status).toBe(409);
 
-    const input = { bands: ["brown", "green", "orange", "gold"] };
-    const reading = { id: randomUUID(), toolId: "resistor-bands", input, by: "left bench" };
+    const [worked, another] = WORKED_INPUTS;
+    const reading = { id: randomUUID(), ...worked, by: "left bench" };
     const kept = await call<{ at: string }>(keepReading, { body: reading });
     expect(kept.status, JSON.stringify(kept.problem)).toBe(200);
     expect((await call<{ at: string }>(keepReading, { body: reading })).body.at).toBe(kept.body.at);
-    const changed = { ...reading, input: { bands: ["red", "green", "orange", "gold"] } };
+    const changed = { ...reading, ...another };
     expect((await call(keepReading, { body: changed })).status).toBe(409);
   });
 });

@@ -1,5 +1,6 @@
 import type { JobView } from "@/core/job/log/reduce";
 import { KNOWLEDGE } from "../../core/shop-context";
+import { WORKED_INPUTS } from "../../core/worked-inputs";
 import type { Values } from "./values";
 
 /** What makes a payload mean something for the job as it stands: lines that exist, answers of the move that is asked. */
@@ -14,10 +15,9 @@ export function wellMeant(kind: unknown, view: JobView, values: Values): object 
       return values.chance(0.5)
         ? {
             of: "tool",
-            toolId: "resistor-bands",
             moveId: null,
-            input: { bands: ["brown", "green", "orange", "gold"] },
             taken: "afterwards",
+            ...values.pick(WORKED_INPUTS),
           }
         : {
             of: "dead-check",
