@@ -10,8 +10,10 @@ import { POST as entries } from "@/pages/api/jobs/[id]/entries";
 import { POST as keepReading } from "@/pages/api/readings";
 import { GET as getSettings, PUT as putSettings } from "@/pages/api/settings";
 import { GET as timers } from "@/pages/api/timers";
+import { viewOf } from "@/server/queries/view-of";
+import { entriesOf } from "@/server/repositories/entries";
 import { readSettings } from "@/server/repositories/settings";
-import { KNOWLEDGE } from "../core/shop-context";
+import { KNOWLEDGE, LIMITS } from "../core/shop-context";
 import { WORKED_INPUTS } from "../core/worked-inputs";
 import { call, draft, openShop, takeInBody } from "./shop";
 
@@ -76,6 +78,20 @@ describe("a line that cannot be read", () => {
     expect(view.bench.plug).toBe("not-known");
     expect(view.plugFacts.plugSeq).toBe(view.seq);
     expect(signOffWord(view, KNOWLEDGE).unproven).toContain("line-unreadable");
+  });
+});
+
+describe("a log that the reducer stumbles over", () => {
+  it("shows its bare lines, and takes no other job down", async () => {
+    const id = Number(await newJob());
+    const entries = await entriesOf(shop.db, id);
+    const context = { ...KNOWLEDGE, limits: LIMITS };
+    const view = viewOf(id, entries, context, () => {
+      throw new Error("a fault of ours");
+    });
+    expect(view.seq).toBe(entries.length);
+    expect(view.ledger.map(({ kind }) => kind)).toEqual(entries.map(() => "unreadable"));
+    expect(view.bench.plug).toBe("not-known");
   });
 });
 

@@ -1,10 +1,11 @@
 import { sql } from "drizzle-orm";
 import type { Entry } from "@/core/job/log/entry";
-import { type JobContext, type JobView, reduceJob } from "@/core/job/log/reduce";
+import type { JobContext, JobView } from "@/core/job/log/reduce";
 import type { Executor } from "@/server/db/executor";
 import { jobs } from "@/server/db/schema";
 import { allEntries, entriesOf } from "@/server/repositories/entries";
 import { jobExists, ownersById } from "@/server/repositories/jobs";
+import { viewOf } from "./view-of";
 
 export interface JobWithOwner {
   readonly view: JobView;
@@ -22,7 +23,7 @@ export async function jobView(
   shopContext: JobContext,
 ): Promise<JobWithContact | undefined> {
   if (!(await jobExists(on, jobId))) return undefined;
-  const view = reduceJob(jobId, await entriesOf(on, jobId), shopContext);
+  const view = viewOf(jobId, await entriesOf(on, jobId), shopContext);
   const owners = await ownersById(on);
   const owner = owners.get(view.takenIn?.ownerId ?? -1);
   return { view, ownerName: owner?.name ?? "", ownerContact: owner?.contact ?? "" };
@@ -35,7 +36,7 @@ export async function benchJobs(on: Executor, shopContext: JobContext): Promise<
     byJob.set(entry.jobId, [...(byJob.get(entry.jobId) ?? []), entry]);
   const owners = await ownersById(on);
   return [...byJob].map(([jobId, entries]) => {
-    const view = reduceJob(jobId, entries, shopContext);
+    const view = viewOf(jobId, entries, shopContext);
     return { view, ownerName: owners.get(view.takenIn?.ownerId ?? -1)?.name ?? "" };
   });
 }

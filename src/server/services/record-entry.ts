@@ -1,11 +1,12 @@
 import type { Entry } from "@/core/job/log/entry";
-import { type JobView, reduceJob } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/reduce";
 import { dayIn } from "@/core/quantity/format";
 import { fail, issue, ok, type Result } from "@/core/result";
 import type { Watch } from "@/core/safety/bench-state";
 import { guardEntry } from "@/log/guards";
 import { keepable } from "@/log/read-payload";
 import type { Executor } from "@/server/db/executor";
+import { viewOf } from "@/server/queries/view-of";
 import { appendEntry, entriesOf, entryById } from "@/server/repositories/entries";
 import { lockJob } from "@/server/repositories/jobs";
 import { announce } from "./changes";
@@ -23,8 +24,8 @@ export type EntryDraft = Draft & {
   readonly watch?: Watch | undefined;
 };
 
-function viewOf(jobId: number, entries: readonly Entry[], shopContext: ShopContext): JobView {
-  return reduceJob(jobId, entries, { ...shopContext.knowledge, limits: shopContext.limits });
+function viewIn(jobId: number, entries: readonly Entry[], shopContext: ShopContext): JobView {
+  return viewOf(jobId, entries, { ...shopContext.knowledge, limits: shopContext.limits });
 }
 
 /**
@@ -72,7 +73,7 @@ async function repeated(
         draft.entryId,
       ),
     );
-  return ok(viewOf(jobId, await entriesOf(on, jobId), shopContext));
+  return ok(viewIn(jobId, await entriesOf(on, jobId), shopContext));
 }
 
 /** Kinds that take reasoning of a second or more: the job is not locked, nor a connection held, meanwhile. */
@@ -82,7 +83,7 @@ const REASONED: ReadonlySet<Entry["kind"]> = new Set<Entry["kind"]>(["decision"]
 async function completedAhead(jobId: number, draft: EntryDraft, now: string, shopContext: ShopContext) {
   const entries = await entriesOf(shopContext.db, jobId);
   if (entries.length === 0 || entries.length !== draft.expectedSeq) return undefined;
-  const view = viewOf(jobId, entries, shopContext);
+  const view = viewIn(jobId, entries, shopContext);
   return completeEntry(draft, { view, on: shopContext.db, now, shopContext });
 }
 
@@ -127,7 +128,7 @@ export async function recordWithin(
   const isBehind = entries.length !== draft.expectedSeq;
   if (isBehind && !(NAMES_ITS_LINE.has(draft.kind) && entries.length > draft.expectedSeq))
     return stale(jobId, entries, draft);
-  const view = viewOf(jobId, entries, shopContext);
+  const view = viewIn(jobId, entries, shopContext);
   const completed = ahead ?? (await completeEntry(draft, { view, on: tx, now, shopContext }));
   if (!completed.ok) return completed;
   const { need } = completed.value;
@@ -158,5 +159,5 @@ export async function recordWithin(
     postedHash,
   };
   const appended = await appendEntry(tx, place, entry);
-  return ok(viewOf(jobId, [...entries, appended], shopContext));
+  return ok(viewIn(jobId, [...entries, appended], shopContext));
 }
