@@ -247,14 +247,22 @@ describe("the folder", () => {
     await shop.close();
   });
 
-  it("with a damaged control file says so, and what to do", async () => {
+  it("with a damaged control file is built from its journal too, or refused in one sentence", async () => {
     const first = await open();
-    await job(first);
+    const id = await job(first);
     await first.close();
-    writeFileSync(join(folder, "postgres", "global", "pg_control"), Buffer.alloc(8192, 7));
+    const damage = () =>
+      writeFileSync(join(folder, "postgres", "global", "pg_control"), Buffer.alloc(8192, 7));
+    damage();
+    const again = await open();
+    expect(told.join(" ")).toMatch(/does not open.*built anew from the journal; the old one is kept/);
+    expect(await entriesOf(again.db, id)).toHaveLength(1);
+    await again.close();
+    damage();
+    rmSync(join(folder, "journal"), { recursive: true });
     const trouble = await refusal();
     expect(trouble.exitCode).toBe(4);
-    expect(trouble.message).toMatch(/does not open.*Move .* aside/);
+    expect(trouble.message).toMatch(/does not open.*no journal.*nothing was changed/);
   });
 
   it("is closed to others whatever the umask and whatever was there", async () => {

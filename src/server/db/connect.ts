@@ -13,8 +13,10 @@ import {
   beginMaking,
   closeToOthers,
   EXIT,
+  type FolderState,
   FolderTrouble,
   inspectFolder,
+  isUnfinished,
   markFinished,
   prepareFolder,
   readMarker,
@@ -65,20 +67,28 @@ function stopServer(error: unknown): void {
   process.exit(EXIT.damaged);
 }
 
-/** The old database is kept beside; the journal fills a new one. */
-function setAside(folder: string, missing: readonly string[], tell: Told): void {
+/**
+ * The old database is kept beside; the journal fills a new one.
+ * @param what is the matter with it
+ */
+function setAside(folder: string, what: string, tell: Told): void {
   const postgres = join(folder, "postgres");
   if (new JournalFiles(join(folder, "journal"), stopServer).names().length === 0)
     throw new FolderTrouble(
       EXIT.damaged,
-      `The database in ${folder} is damaged (missing: ${missing.join(", ")}) and there is no journal to rebuild it from: nothing was changed. Put a backup of the folder in its place, or start with another folder: --data DIR.`,
+      `The database in ${folder} is damaged (${what}) and there is no journal to rebuild it from: nothing was changed. Put a backup of the folder in its place, or start with another folder: --data DIR.`,
     );
   const aside = `postgres-damaged-${new Date().toISOString().replace(/[:.]/g, "-")}`;
-  if (existsSync(postgres)) renameSync(postgres, join(folder, aside));
+  const isKept = existsSync(postgres);
+  if (isKept) renameSync(postgres, join(folder, aside));
   tell(
-    `The database in ${folder} is damaged (missing: ${missing.join(", ")}): it is built anew from the journal${existsSync(join(folder, aside)) ? `; the old one is kept as ${aside}` : ""}.`,
+    `The database in ${folder} is damaged (${what}): it is built anew from the journal${isKept ? `; the old one is kept as ${aside}` : ""}.`,
   );
+  beginMaking(folder, "rebuild");
 }
+
+/** An engine that does not open its files: their damage, as far as it says. */
+class DoesNotOpen extends Error {}
 
 async function openEngine(folder: string, isNew: boolean): Promise<PGlite> {
   const postgres = join(folder, "postgres");
@@ -87,13 +97,21 @@ async function openEngine(folder: string, isNew: boolean): Promise<PGlite> {
     const fs = new SyncedFolder(postgres, stopServer);
     return await PGlite.create({ fs, startParams: SYNCED_START });
   } catch (error) {
-    throw (
-      troubleOf(error, folder) ??
-      new FolderTrouble(
-        EXIT.damaged,
-        `The database in ${folder} does not open (${error instanceof Error ? error.message.split("\n")[0] : String(error)}): nothing was changed. Move ${postgres} aside to have it built anew from the journal, or start with another folder: --data DIR.`,
-      )
-    );
+    const said = error instanceof Error ? (error.message.split("\n")[0] ?? "") : String(error);
+    throw troubleOf(error, folder) ?? new DoesNotOpen(`it does not open: ${said}`);
+  }
+}
+
+/** The engine on what lies there, or on a new database that the journal then fills. */
+async function openOrRebuild(folder: string, state: FolderState, tell: Told): Promise<PGlite> {
+  if (state.kind === "new") beginMaking(folder, "first-start");
+  if (state.kind === "damaged") setAside(folder, `missing: ${state.missing.join(", ")}`, tell);
+  try {
+    return await openEngine(folder, state.kind !== "whole");
+  } catch (error) {
+    if (!(error instanceof DoesNotOpen)) throw error;
+    setAside(folder, error.message, tell);
+    return openEngine(folder, true);
   }
 }
 
@@ -112,10 +130,7 @@ export async function openFolder(
   const lock = await lockFolder(folder, who);
   try {
     const state = inspectFolder(folder);
-    if (state.kind === "damaged") setAside(folder, state.missing, tell);
-    const isNew = state.kind !== "whole";
-    if (isNew) beginMaking(folder, state.kind === "new" ? "first-start" : "rebuild");
-    const client = await openEngine(folder, isNew);
+    const client = await openOrRebuild(folder, state, tell);
     const db = drizzleEmbedded(client, { schema });
     await migrateEmbedded(db, MIGRATIONS);
     const marker = readMarker(folder) ?? { identity: randomUUID(), madeAt: new Date().toISOString() };
@@ -123,9 +138,8 @@ export async function openFolder(
     const caught = await journal.open(marker.identity);
     if (caught.toDatabase > 0) tell(`${caught.toDatabase} lines of the journal were put back.`);
     for (const place of caught.damage) tell(`The journal cannot be read at ${place}: that line is left out.`);
-    const isMarked = state.kind === "whole" && state.isMarked;
     closeToOthers(folder);
-    if (!isMarked) markFinished(folder, marker);
+    if (isUnfinished(folder)) markFinished(folder, marker);
     const checkpoints = new Checkpoints(client);
     await checkpoints.begin();
     return {

@@ -152,6 +152,11 @@ export function beginMaking(folder: string, why: "first-start" | "rebuild"): voi
   writeSynced(join(folder, why === "rebuild" ? REBUILDING : UNFINISHED), "A database is being made.\n");
 }
 
+/** Whether the folder still has to be marked: made, built anew, or of before folders were marked. */
+export function isUnfinished(folder: string): boolean {
+  return !existsSync(join(folder, MARKER)) || existsSync(join(folder, REBUILDING));
+}
+
 /** The folder is synced whole, then marked: from now on its database is never made anew. */
 export function markFinished(folder: string, marker: FolderMarker): void {
   syncTree(folder);
