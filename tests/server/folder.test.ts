@@ -22,7 +22,7 @@ import { readLineText } from "@/server/db/journal-file";
 import { setDatabase } from "@/server/db/shop-database";
 import { countJobs } from "@/server/queries/jobs";
 import { allEntries, entriesOf } from "@/server/repositories/entries";
-import { ownersById } from "@/server/repositories/jobs";
+import { ownersById, redactOwner } from "@/server/repositories/jobs";
 import { forgetOwner } from "@/server/services/forget-owner";
 import { recordEntry } from "@/server/services/record-entry";
 import { seedDemo } from "@/server/services/seed-demo";
@@ -86,7 +86,10 @@ async function note(shop: Shop, jobId: number, text: string): Promise<void> {
   if (!kept.ok) throw new Error(kept.issues[0]?.message);
 }
 
-const dayFiles = () => readdirSync(join(folder, "journal")).sort();
+const dayFiles = () =>
+  readdirSync(join(folder, "journal"))
+    .filter((name) => name.endsWith(".ndjson"))
+    .sort();
 const journal = () =>
   dayFiles()
     .map((name) => readFileSync(join(folder, "journal", name), "utf8"))
@@ -167,10 +170,20 @@ describe("the journal", () => {
     const forgot = await forgetOwner(id, await shopContextOn(shop.db));
     expect(forgot.ok).toBe(true);
     expect(journal()).not.toContain("Orchard Cooperative");
+    // Cut off between the database and the journal: the next start finishes it.
+    const other = await job(shop, "Lantern Hall");
+    const owner = (await entriesOf(shop.db, other))[0];
+    const ownerId = owner?.kind === "taken-in" ? Number(owner.payload.ownerId) : 0;
+    writeFileSync(join(folder, "journal", "forgetting.json"), JSON.stringify([ownerId]));
+    await redactOwner(shop.db, ownerId);
     await shop.close();
+    expect(journal()).toContain("Lantern Hall");
+    await (await open()).close();
+    expect(journal()).not.toContain("Lantern Hall");
     rmSync(join(folder, "postgres"), { recursive: true });
     const again = await open();
-    expect([...(await ownersById(again.db)).values()]).toEqual([{ name: "", contact: "" }]);
+    const nobody = { name: "", contact: "" };
+    expect([...(await ownersById(again.db)).values()]).toEqual([nobody, nobody]);
     await again.close();
   });
 });

@@ -72,13 +72,19 @@ describe("one process a data folder", () => {
 
   it("the second is told who has it, and may have it once the first let go", async () => {
     const first = await lockFolder(folder, "process 7 (serving 127.0.0.1:4321)");
-    await expect(lockFolder(folder, "process 8")).rejects.toThrow(
+    await expect(lockFolder(folder, "process 8", { patienceMs: 0 })).rejects.toThrow(
       /open already, by process 7 \(serving 127\.0\.0\.1:4321\).*--data DIR/,
     );
-    await expect(lockFolder(folder, "process 8")).rejects.toBeInstanceOf(FolderInUse);
+    await expect(lockFolder(folder, "process 8", { patienceMs: 0 })).rejects.toBeInstanceOf(FolderInUse);
     await first.release();
-    const second = await lockFolder(folder, "process 8");
-    await second.release();
+    const second = lockFolder(folder, "process 8");
+    await (await second).release();
+    // One that is just being stopped is waited for.
+    const stopping = await lockFolder(folder, "process 9");
+    const next = lockFolder(folder, "process 10");
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    await stopping.release();
+    await (await next).release();
   });
 
   /** A lock as a process elsewhere, or one that died, left it. */
@@ -92,7 +98,9 @@ describe("one process a data folder", () => {
 
   it("where the socket of another namespace is not seen, its heartbeat keeps the folder for a minute", async () => {
     leftBehind({});
-    await expect(lockFolder(folder, "process 8")).rejects.toThrow(/by process 9\..*in a minute/);
+    await expect(lockFolder(folder, "process 8", { patienceMs: 0 })).rejects.toThrow(
+      /by process 9\..*in a minute/,
+    );
     utimesSync(join(folder, "in-use.lock"), Date.now() / 1000 - 90, Date.now() / 1000 - 90);
     await (await lockFolder(folder, "process 8")).release();
   });
@@ -102,7 +110,7 @@ describe("one process a data folder", () => {
     const own = JSON.parse(readFileSync(join(folder, "in-use-by.json"), "utf8"));
     await first.release();
     leftBehind({ ...own, who: "process 7" });
-    await expect(lockFolder(folder, "process 8")).rejects.toThrow(/by process 7/);
+    await expect(lockFolder(folder, "process 8", { patienceMs: 0 })).rejects.toThrow(/by process 7/);
     writeFileSync(join(folder, "in-use-by.json"), JSON.stringify({ ...own, began: "0" }));
     await (await lockFolder(folder, "process 8")).release();
   });

@@ -36,7 +36,7 @@ export function Backups({ backup, zone }: { readonly backup: BackupsProps; reado
         {last ? (
           <>
             Last good one <b>{ageWords(last.at, Date.now())}</b>, {formatInstant(last.at, zone)},{" "}
-            <span className="num">{sizeWords(last.bytes)}</span>, read back whole.
+            {sizeWords(last.bytes)}, read back whole.
           </>
         ) : (
           "No backup yet."

@@ -33,15 +33,15 @@ export interface OpenDatabase {
   readonly engine: "embedded" | "server";
   /** Over when all that was committed before stands in the journal too. */
   written(): Promise<void>;
-  /** Takes an owner out of the journal's older lines. */
-  forgetOwner(id: number): Promise<void>;
+  /** Takes an owner out of the database, by `redact`, and out of the journal's older lines. */
+  forgetOwner(id: number, redact: () => Promise<void>): Promise<void>;
   close(): Promise<void>;
 }
 
 /** No journal: a server's own durability counts, and what lives in memory is for tests. */
 const NO_JOURNAL = {
   written: () => Promise.resolve(),
-  forgetOwner: () => Promise.resolve(),
+  forgetOwner: (_: number, redact: () => Promise<void>) => redact(),
 };
 
 const MIGRATIONS = { migrationsFolder: resolve("drizzle") };
@@ -146,7 +146,7 @@ export async function openFolder(
       db: answeringAfter(db, () => journal.flush()),
       engine: "embedded",
       written: () => journal.flush(),
-      forgetOwner: (id) => journal.forgetOwner(id),
+      forgetOwner: (id, redact) => journal.forgetOwner(id, redact),
       close: async () => {
         await checkpoints.end();
         await journal.close();

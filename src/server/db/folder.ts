@@ -97,9 +97,11 @@ export function writeSynced(path: string, content: string): void {
 
 /** Files 600, folders 700, whatever was there before: the engine gives its files rights of its own. */
 export function closeToOthers(path: string): void {
-  const { mode } = lstatSync(path);
-  if ((mode & 0o077) !== 0) chmodSync(path, lstatSync(path).isDirectory() ? 0o700 : 0o600);
-  if (!lstatSync(path).isDirectory()) return;
+  const found = lstatSync(path, { throwIfNoEntry: false });
+  // What was there a moment ago and is not any more needs no rights.
+  if (!found) return;
+  if ((found.mode & 0o077) !== 0) chmodSync(path, found.isDirectory() ? 0o700 : 0o600);
+  if (!found.isDirectory()) return;
   for (const entry of readdirSync(path, { withFileTypes: true }))
     if (entry.isDirectory() || entry.isFile()) closeToOthers(join(path, entry.name));
 }

@@ -10,6 +10,7 @@ import {
   openSync,
   readdirSync,
   readFileSync,
+  rmSync,
   writeSync,
 } from "node:fs";
 import { join } from "node:path";
@@ -26,6 +27,7 @@ export interface JournalLine {
 }
 
 const END = ".ndjson";
+const FORGETTING = "forgetting.json";
 const SUM_LENGTH = 16;
 const LINE = /^\{"sum":"([0-9a-f]{16})",(.*\})$/;
 
@@ -186,6 +188,23 @@ export class JournalFiles {
       if (changed.some((line, index) => line !== lines[index]))
         writeSynced(join(this.folder, name), changed.map(lineText).join(""));
     }
+  }
+
+  /** Writes down that an owner is to be forgotten, before anything of it is done. */
+  noteForgetting(id: number): void {
+    writeSynced(join(this.folder, FORGETTING), JSON.stringify([...new Set([...this.forgetting(), id])]));
+  }
+
+  /** Owners whose forgetting was begun and not finished. */
+  forgetting(): readonly number[] {
+    const path = join(this.folder, FORGETTING);
+    if (!existsSync(path)) return [];
+    const read: unknown = JSON.parse(readFileSync(path, "utf8"));
+    return Array.isArray(read) ? read.filter((id) => Number.isInteger(id)) : [];
+  }
+
+  forgettingDone(): void {
+    rmSync(join(this.folder, FORGETTING), { force: true });
   }
 
   close(): void {

@@ -52,6 +52,7 @@ export class Journal {
       const { lines, damage } = this.files.linesAfter(head, head === 0);
       await this.playIn(lines);
       this.written = before;
+      await this.finishForgetting(this.files.forgetting());
       return { toJournal: 0, toDatabase: lines.length, damage };
     }
     this.written = before;
@@ -59,6 +60,7 @@ export class Journal {
     const isWhole = owed.length === head - before;
     if (isWhole) await this.flush();
     else await this.copyWhole();
+    await this.finishForgetting(this.files.forgetting());
     return { toJournal: isWhole ? owed.length : head, toDatabase: 0, damage: [] };
   }
 
@@ -154,15 +156,32 @@ export class Journal {
     });
   }
 
-  /** An owner's name and contact are taken out of every day that holds them. */
-  async forgetOwner(id: number): Promise<void> {
+  /**
+   * Takes an owner's name and contact out of the database, by `redact`, and out of every day of the journal. What is
+   * asked for is written down first: a start finishes what a power cut interrupted.
+   */
+  async forgetOwner(id: number, redact: () => Promise<void>): Promise<void> {
+    this.files.noteForgetting(id);
+    await redact();
+    await this.finishForgetting([id]);
+  }
+
+  /** Only owners whose name is gone from the database: where that did not come to pass, nothing was forgotten. */
+  private async finishForgetting(ids: readonly number[]): Promise<void> {
+    if (ids.length === 0) return;
+    const { rows } = await this.client.query<{ id: number }>(
+      "select id from owners where name = '' and contact = '' and id = any($1::integer[])",
+      [`{${ids.join(",")}}`],
+    );
+    const gone = new Set<unknown>(rows.map(({ id }) => id));
     await this.flush();
     await this.prune();
     this.files.rewrite((line) =>
-      line.table === "owners" && line.row["id"] === id
+      line.table === "owners" && gone.has(line.row["id"])
         ? { ...line, row: { ...line.row, name: "", contact: "" } }
         : line,
     );
+    this.files.forgettingDone();
   }
 
   async close(): Promise<void> {

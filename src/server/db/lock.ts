@@ -132,14 +132,38 @@ function stopWriting(): void {
   process.exit(3);
 }
 
+interface LockOptions {
+  /** The lock is somebody else's now. */
+  readonly onLost?: () => void;
+  /** How long one that is just being stopped is waited for. */
+  readonly patienceMs?: number;
+}
+
+const PATIENCE_MS = 4_000;
+const TRY_EVERY_MS = 200;
+
 /**
  * One process a data folder.
  * @param who what a second process is told about this one
- * @param onLost the lock is somebody else's now
  * @throws {FolderInUse} with the name of the process that has it
  */
-export async function lockFolder(folder: string, who: string, onLost = stopWriting): Promise<FolderLock> {
-  const own = holderNow(who);
+export async function lockFolder(
+  folder: string,
+  who: string,
+  { onLost = stopWriting, patienceMs = PATIENCE_MS }: LockOptions = {},
+): Promise<FolderLock> {
+  const until = Date.now() + patienceMs;
+  for (;;) {
+    try {
+      return await lockOnce(folder, holderNow(who), onLost);
+    } catch (error) {
+      if (!(error instanceof FolderInUse) || Date.now() >= until) throw error;
+      await new Promise((resolve) => setTimeout(resolve, TRY_EVERY_MS));
+    }
+  }
+}
+
+async function lockOnce(folder: string, own: Holder, onLost: () => void): Promise<FolderLock> {
   const socket = process.platform === "linux" ? await lockBySocket(folder) : undefined;
   let file: FolderLock;
   try {
@@ -152,6 +176,7 @@ export async function lockFolder(folder: string, who: string, onLost = stopWriti
   writeFileSync(notice, `${JSON.stringify(own)}\n`, { mode: 0o600 });
   return {
     release: async () => {
+      // First: once the lock is free, the notice may be the next one's.
       rmSync(notice, { force: true });
       await file.release().catch(() => undefined);
       await socket?.release();

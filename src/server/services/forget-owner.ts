@@ -10,15 +10,11 @@ export async function forgetOwner(
   jobId: number,
   shopContext: ShopContext,
 ): Promise<Result<{ readonly jobId: number }>> {
-  const done = await shopContext.db.transaction(async (tx) => {
-    const found = await jobView(tx, jobId, { ...shopContext.knowledge, limits: shopContext.limits });
-    if (!found) return noSuchJob(jobId);
-    const ownerId = found.view.takenIn?.ownerId;
-    if (ownerId !== null && ownerId !== undefined) await redactOwner(tx, ownerId);
-    return ok({ ownerId });
-  });
-  if (!done.ok) return done;
-  const { ownerId } = done.value;
-  if (ownerId !== null && ownerId !== undefined) await (await shopDatabase()).forgetOwner(ownerId);
+  const { db, knowledge, limits } = shopContext;
+  const found = await jobView(db, jobId, { ...knowledge, limits });
+  if (!found) return noSuchJob(jobId);
+  const ownerId = found.view.takenIn?.ownerId;
+  if (ownerId !== null && ownerId !== undefined)
+    await (await shopDatabase()).forgetOwner(ownerId, () => db.transaction((tx) => redactOwner(tx, ownerId)));
   return ok({ jobId });
 }
