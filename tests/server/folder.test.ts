@@ -293,6 +293,16 @@ describe("the folder", () => {
     expect(statSync(folder).mode & 0o777).toBe(0o700);
   });
 
+  it("with the journal of another shop is refused: nothing of one is played into the other", async () => {
+    const first = await open();
+    await job(first);
+    await first.close();
+    writeFileSync(join(folder, "journal", "belongs-to.txt"), "another shop\n");
+    const trouble = await refusal();
+    expect(trouble.exitCode).toBe(4);
+    expect(trouble.message).toMatch(/not of one shop: nothing was played in/);
+  });
+
   it("that is a file is refused", async () => {
     rmSync(folder, { recursive: true });
     writeFileSync(folder, "no folder");

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { isRepairDone } from "@/core/job/reassembly/put-back";
 import type { Repair } from "@/core/knowledge/types";
 import { Problem } from "../fields/Problem";
 import { BenchGate } from "../frame/BenchGate";
@@ -50,7 +51,7 @@ export function RepairDone({ screen, repairs }: DoneProps) {
   const [pending, setPending] = useState<readonly string[]>([]);
   const [isOther, setIsOther] = useState(false);
   const { decision, interventions } = job;
-  const isDone = interventions.some(({ seq }) => seq > (decision?.seq ?? 0));
+  const isDone = isRepairDone(job);
   const keep = async (ids: readonly string[]): Promise<void> => {
     for (const repair of ids)
       if (!(await post({ kind: "intervention", stage: "put-back", payload: { repair } }))) return;
@@ -93,6 +94,10 @@ export function RepairDone({ screen, repairs }: DoneProps) {
           {interventions.length > 0 ? (
             <span>
               Done: <b>{interventions.map(({ label }) => label).join(" · ")}</b>
+            </span>
+          ) : decision ? (
+            <span>
+              Decided: <b>{decision.label}</b>
             </span>
           ) : (
             <span>

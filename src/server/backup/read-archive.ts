@@ -35,6 +35,14 @@ function isOurs(name: string): boolean {
   return name === "manifest.json" || PICTURES.test(name) || TABLES.some((table) => memberOf(table) === name);
 }
 
+function asJson(given: string): unknown {
+  try {
+    return JSON.parse(given);
+  } catch {
+    return undefined;
+  }
+}
+
 /** An archive whose every byte was read back and found as its manifest says. */
 export async function verifyArchive(path: string): Promise<Result<Manifest>> {
   const sums = new Map<string, string>();
@@ -56,8 +64,8 @@ export async function verifyArchive(path: string): Promise<Result<Manifest>> {
   if (odd.length > 0) return refused(`${path} holds what no archive of ours does: ${odd.join(", ")}.`);
   if (manifestText === "")
     return refused(`${path} has no manifest: it is no archive of a shop, or cut short.`);
-  const read = parseWith(manifestSchema, JSON.parse(manifestText));
-  if (!read.ok) return read;
+  const read = parseWith(manifestSchema, asJson(manifestText));
+  if (!read.ok) return refused(`${path} has a manifest that cannot be read.`);
   const manifest = read.value as Manifest;
   if (manifest.format !== FORMAT || manifest.version > FORMAT_VERSION)
     return refused(

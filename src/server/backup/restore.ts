@@ -1,4 +1,4 @@
-import { createWriteStream, existsSync, mkdirSync, readdirSync } from "node:fs";
+import { createWriteStream, existsSync, mkdirSync, readdirSync, renameSync, rmSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { createInterface } from "node:readline";
 import type { Readable } from "node:stream";
@@ -59,14 +59,17 @@ export async function restoreArchive(
     );
   const checked = await verifyArchive(path);
   if (!checked.ok) return checked;
-  const shop = await openFolder(folder, `process ${process.pid} (restoring)`, tell);
+  // Under another name until it is whole: a restore that is cut short leaves no shop that anybody could start.
+  const part = `${folder}.part`;
+  rmSync(part, { recursive: true, force: true });
+  const shop = await openFolder(part, `process ${process.pid} (restoring)`, tell);
   try {
     await readArchive(path, {
       member: async (name, open) => {
         const table = TABLES.find((one) => memberOf(one) === name);
         if (table) await putBackTable(shop.db, table, await open());
         else if (PICTURES.test(name)) {
-          const to = join(folder, name);
+          const to = join(part, name);
           mkdirSync(dirname(to), { recursive: true });
           await pipeline(await open(), createWriteStream(to, { mode: 0o600, flush: true }));
         }
@@ -77,6 +80,8 @@ export async function restoreArchive(
   } finally {
     await shop.close();
   }
-  syncTree(folder);
+  syncTree(part);
+  rmSync(folder, { recursive: true, force: true });
+  renameSync(part, folder);
   return ok(checked.value);
 }

@@ -22,7 +22,7 @@ import {
   readMarker,
   troubleOf,
 } from "./folder";
-import { Journal } from "./journal";
+import { Journal, OtherShop } from "./journal";
 import { JournalFiles } from "./journal-file";
 import { lockFolder } from "./lock";
 import * as schema from "./schema";
@@ -133,8 +133,12 @@ export async function openFolder(
     const client = await openOrRebuild(folder, state, tell);
     const db = drizzleEmbedded(client, { schema });
     await migrateEmbedded(db, MIGRATIONS);
-    const marker = readMarker(folder) ?? { identity: randomUUID(), madeAt: new Date().toISOString() };
-    const journal = new Journal(client, new JournalFiles(join(folder, "journal"), stopServer));
+    const files = new JournalFiles(join(folder, "journal"), stopServer);
+    const marker = readMarker(folder) ?? {
+      identity: files.identityOr(randomUUID()),
+      madeAt: new Date().toISOString(),
+    };
+    const journal = new Journal(client, files);
     const caught = await journal.open(marker.identity);
     if (caught.toDatabase > 0) tell(`${caught.toDatabase} lines of the journal were put back.`);
     for (const place of caught.damage) tell(`The journal cannot be read at ${place}: that line is left out.`);
@@ -157,6 +161,11 @@ export async function openFolder(
     };
   } catch (error) {
     await lock.release();
+    if (error instanceof OtherShop)
+      throw new FolderTrouble(
+        EXIT.damaged,
+        `In ${folder} ${error.message}: nothing was played in. Put back what belongs together, or restore a backup into a new folder.`,
+      );
     throw troubleOf(error, folder) ?? error;
   }
 }

@@ -49,6 +49,9 @@ export interface FolderMarker {
 
 const isEmpty = (folder: string): boolean => !existsSync(folder) || readdirSync(folder).length === 0;
 
+const hasLines = (journal: string): boolean =>
+  existsSync(journal) && readdirSync(journal).some((name) => name.endsWith(".ndjson"));
+
 function codeOf(error: unknown): string {
   return error instanceof Error && "code" in error ? String(error.code) : "";
 }
@@ -142,7 +145,7 @@ export function inspectFolder(folder: string): FolderState {
     (!isMarked && existsSync(join(folder, UNFINISHED))) || existsSync(join(folder, REBUILDING));
   if (isCutShort) rmSync(postgres, { recursive: true, force: true });
   if (isEmpty(postgres)) {
-    const hasHistory = isMarked || !isEmpty(join(folder, "journal"));
+    const hasHistory = isMarked || hasLines(join(folder, "journal"));
     return hasHistory ? { kind: "damaged", missing: ["the whole database"] } : { kind: "new" };
   }
   const missing = NEEDED.filter((name) => !existsSync(join(postgres, name)));

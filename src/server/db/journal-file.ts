@@ -28,6 +28,7 @@ export interface JournalLine {
 
 const END = ".ndjson";
 const FORGETTING = "forgetting.json";
+const OWN = "belongs-to.txt";
 const SUM_LENGTH = 16;
 const LINE = /^\{"sum":"([0-9a-f]{16})",(.*\})$/;
 
@@ -188,6 +189,14 @@ export class JournalFiles {
       if (changed.some((line, index) => line !== lines[index]))
         writeSynced(join(this.folder, name), changed.map(lineText).join(""));
     }
+  }
+
+  /** Whose journal this is; it takes the first name that it is given. */
+  identityOr(identity: string): string {
+    const path = join(this.folder, OWN);
+    if (existsSync(path)) return readFileSync(path, "utf8").trim();
+    writeSynced(path, `${identity}\n`);
+    return identity;
   }
 
   /** Writes down that an owner is to be forgotten, before anything of it is done. */

@@ -19,6 +19,9 @@ export interface Caught {
   readonly damage: readonly string[];
 }
 
+/** A database or a journal that was put here from another shop: nothing of one is ever played into the other. */
+export class OtherShop extends Error {}
+
 const PRUNE_FROM = 500;
 
 /**
@@ -45,6 +48,9 @@ export class Journal {
       "insert into journal_head (id, n, identity) values (1, 0, $1) on conflict (id) do nothing",
       [identity],
     );
+    const { rows } = await this.client.query<{ identity: string }>("select identity from journal_head");
+    if (rows[0]?.identity !== identity || this.files.identityOr(identity) !== identity)
+      throw new OtherShop("the database, the journal and the folder are not of one shop");
     this.files.mend();
     const before = this.files.lastNumber();
     const head = await this.head();
