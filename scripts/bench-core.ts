@@ -5,7 +5,7 @@ import { reduceJob } from "@/core/job/log/reduce";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { parseReading } from "@/core/quantity/parse-reading";
 import { openInMemory } from "@/server/db/connect";
-import { allEntries } from "@/server/repositories/entries";
+import { entriesOf } from "@/server/repositories/entries";
 import { seedDemo } from "@/server/services/seed-demo";
 import { shopContextOn } from "@/server/services/shop-context";
 import { allTools } from "@/tools/registry";
@@ -27,7 +27,7 @@ const { db, close } = await openInMemory();
 await seedDemo(await shopContextOn(db), new Date("2026-11-25T09:00:00Z"));
 const { knowledge, limits } = await shopContextOn(db);
 const context = { limits, knowledgeVersion: knowledge.version };
-const entries = (await allEntries(db)).filter(({ jobId }) => jobId === 103);
+const entries = await entriesOf(db, 103);
 const long = Array.from({ length: 40 }, () => entries)
   .flat()
   .map((entry, index) => ({ ...entry, seq: index + 1 }));

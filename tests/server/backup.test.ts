@@ -10,11 +10,11 @@ import { verifyArchive } from "@/server/backup/read-archive";
 import { restoreArchive } from "@/server/backup/restore";
 import { openFolder } from "@/server/db/connect";
 import { setDatabase } from "@/server/db/shop-database";
-import { allEntries } from "@/server/repositories/entries";
 import { keepPicture } from "@/server/services/keep-picture";
 import { recordEntry } from "@/server/services/record-entry";
 import { seedDemo } from "@/server/services/seed-demo";
 import { shopContextOn } from "@/server/services/shop-context";
+import { allEntries } from "./every-job";
 
 let root: string;
 let shop: Awaited<ReturnType<typeof openFolder>>;

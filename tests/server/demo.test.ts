@@ -1,9 +1,9 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { parseReading } from "@/core/quantity/parse-reading";
 import { STORIES } from "@/demo/stories";
-import { benchJobs } from "@/server/queries/jobs";
 import { lastOpening, seedDemo } from "@/server/services/seed-demo";
 import { shopContextOn } from "@/server/services/shop-context";
+import { everyJob } from "./every-job";
 import { openShop } from "./shop";
 
 const ANCHOR = new Date("2026-11-25T09:00:00Z");
@@ -11,12 +11,11 @@ const BANNED =
   /paint sprayer|\bpool\b|\bspa\b|circulation pump|dryer|washing|furnace|air.condition|turntable|\bmill\b|dishwasher|rotary tool|oven|bathroom|dust collector|compressor|purifier|treadmill/i;
 
 let shop: Awaited<ReturnType<typeof openShop>>;
-let jobs: Awaited<ReturnType<typeof benchJobs>>;
+let jobs: Awaited<ReturnType<typeof everyJob>>;
 beforeAll(async () => {
   shop = await openShop();
   await seedDemo(await shopContextOn(shop.db), ANCHOR);
-  const { knowledge, limits } = await shopContextOn(shop.db);
-  jobs = await benchJobs(shop.db, { ...knowledge, limits });
+  jobs = await everyJob(await shopContextOn(shop.db));
 });
 afterAll(() => shop.close());
 

@@ -21,13 +21,14 @@ import { FolderTrouble, inspectFolder } from "@/server/db/folder";
 import { readLineText } from "@/server/db/journal-file";
 import { setDatabase } from "@/server/db/shop-database";
 import { countJobs } from "@/server/queries/jobs";
-import { allEntries, entriesOf } from "@/server/repositories/entries";
-import { ownersById, redactOwner } from "@/server/repositories/jobs";
+import { entriesOf } from "@/server/repositories/entries";
+import { redactOwner } from "@/server/repositories/jobs";
 import { forgetOwner } from "@/server/services/forget-owner";
 import { recordEntry } from "@/server/services/record-entry";
 import { seedDemo } from "@/server/services/seed-demo";
 import { shopContextOn } from "@/server/services/shop-context";
 import { takeIn } from "@/server/services/take-in";
+import { allEntries, ownersById } from "./every-job";
 import { CARDER } from "./shop-machine";
 
 /** An empty shop as a first start leaves it: making one takes its three seconds. */

@@ -187,8 +187,8 @@ describe("at the door", () => {
     const from = (as: "same" | "twin") =>
       newJob({ owner: null, takenIn: { ...takeInBody().takenIn, from: { jobId: Number(first), as } } });
     const ids = [await from("same"), await from("twin")];
-    const { jobs } = (await call<{ jobs: { view: JobView; ownerName: string }[] }>(bench)).body;
-    const owner = (id: string) => jobs.find(({ view }) => view.jobId === Number(id))?.ownerName;
+    const { jobs } = (await call<{ jobs: { standing: JobView; ownerName: string }[] }>(bench)).body;
+    const owner = (id: string) => jobs.find(({ standing }) => standing.jobId === Number(id))?.ownerName;
     expect(ids.map(owner)).toEqual(["Fern Pottery", ""]);
   });
 

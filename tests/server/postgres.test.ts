@@ -2,10 +2,11 @@ import { randomUUID } from "node:crypto";
 import { sql } from "drizzle-orm";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { type OpenDatabase, openServer } from "@/server/db/connect";
-import { benchJobs, countJobs } from "@/server/queries/jobs";
+import { countJobs } from "@/server/queries/jobs";
 import { recordEntry } from "@/server/services/record-entry";
 import { seedDemo } from "@/server/services/seed-demo";
 import { type ShopContext, shopContextOn } from "@/server/services/shop-context";
+import { everyJob } from "./every-job";
 import { postgresPrograms, startPostgres, type TemporaryServer } from "./postgres-server";
 
 const bin = postgresPrograms();
@@ -30,14 +31,14 @@ describe.runIf(bin)("the same schema on a PostgreSQL server", () => {
   });
 
   it("migrates, takes the demo shop, and tells the same jobs", async () => {
-    const jobs = await benchJobs(database.db, { ...shopContext.knowledge, limits: shopContext.limits });
+    const jobs = await everyJob(shopContext);
     expect(await countJobs(database.db)).toBe(jobs.length);
     expect(jobs.map(({ view }) => view.takenIn?.machine)).toContain("Wool carder");
     expect(jobs[0]?.view.ledger[0]?.at).toMatch(/^\d{4}-\d\d-\d\dT[\d:.]+Z$/);
   });
 
   it("of many writers at once on one line, one gets it and the rest are told", async () => {
-    const [first] = await benchJobs(database.db, { ...shopContext.knowledge, limits: shopContext.limits });
+    const [first] = await everyJob(shopContext);
     const { jobId, seq } = first?.view ?? { jobId: 0, seq: 0 };
     const write = (text: string) =>
       recordEntry(

@@ -2,22 +2,22 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Isolation } from "@/core/isolation/isolate";
 import { isolationRequest } from "@/core/job/isolation/isolation-request";
 import { POST as isolate } from "@/pages/api/isolate";
-import { benchJobs } from "@/server/queries/jobs";
 import { completeEntry, type Draft } from "@/server/services/complete-entry";
 import { decisionFor } from "@/server/services/decide-job";
 import { seedDemo } from "@/server/services/seed-demo";
 import { shopContextOn } from "@/server/services/shop-context";
+import { everyJob } from "./every-job";
 import { call, openShop } from "./shop";
 
 const NOW = "2026-11-25T10:00:00Z";
 let shop: Awaited<ReturnType<typeof openShop>>;
 let shopContext: Awaited<ReturnType<typeof shopContextOn>>;
-let jobs: Awaited<ReturnType<typeof benchJobs>>;
+let jobs: Awaited<ReturnType<typeof everyJob>>;
 beforeAll(async () => {
   shop = await openShop();
   await seedDemo(await shopContextOn(shop.db), new Date("2026-11-25T09:00:00Z"));
   shopContext = await shopContextOn(shop.db);
-  jobs = await benchJobs(shop.db, { ...shopContext.knowledge, limits: shopContext.limits });
+  jobs = await everyJob(shopContext);
 });
 afterAll(() => shop.close());
 

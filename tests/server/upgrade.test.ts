@@ -5,9 +5,9 @@ import { migrate } from "drizzle-orm/pglite/migrator";
 import { describe, expect, it } from "vitest";
 import { SNAPSHOT_PATH } from "@/server/db/connect";
 import * as schema from "@/server/db/schema";
-import { benchJobs } from "@/server/queries/jobs";
 import { recordEntry } from "@/server/services/record-entry";
 import { shopContextOn } from "@/server/services/shop-context";
+import { everyJob } from "./every-job";
 
 const samples = readdirSync("tests/server/upgrades").filter((name) => name.endsWith(".sql"));
 
@@ -24,7 +24,7 @@ describe.each(samples)("a database as issue %s left it", (name) => {
     const db = drizzle(client, { schema });
     await migrate(db, { migrationsFolder: "drizzle" });
     const shopContext = await shopContextOn(db);
-    const jobs = await benchJobs(db, { ...shopContext.knowledge, limits: shopContext.limits });
+    const jobs = await everyJob(shopContext);
     expect(jobs.reduce((sum, { view }) => sum + view.seq, 0)).toBe(200);
     const { jobId = 0, seq = 0 } = jobs[0]?.view ?? {};
     const draft = {

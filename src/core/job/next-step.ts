@@ -5,11 +5,10 @@ import { checksFor } from "../safety/dead-checks";
 import type { Said } from "../tools/finding.input";
 import type { ToolCard } from "../tools/tool";
 import { latestBy } from "./log/lines";
-import type { JobView } from "./log/reduce";
 import { isRepairDone, isWhole, stillOff } from "./reassembly/put-back";
-import type { Promised } from "./reassembly/reassembly";
 import { signOffWord } from "./sign-off/sign-off";
 import type { Stage } from "./stages";
+import type { Standing } from "./standing";
 
 /** `gone`: signed off, and nothing falls due: no longer on the bench. */
 export type Band = "now" | "waiting" | "due" | "gone";
@@ -33,14 +32,14 @@ export interface StepContext {
   readonly isPlugFresh: boolean;
 }
 
-export function owedChecks(view: JobView, context: Pick<StepContext, "deadChecks">): string[] {
+export function owedChecks(view: Standing, context: Pick<StepContext, "deadChecks">): string[] {
   const owed = checksFor(context.deadChecks, view.takenIn?.protectionClass ?? "not-known");
   return owed
     .filter(({ id }) => view.deadChecks.find((one) => one.checkId === id)?.verdict !== "passed")
     .map(({ id }) => id);
 }
 
-export function failedChecks(view: JobView): string[] {
+export function failedChecks(view: Standing): string[] {
   return view.deadChecks.filter(({ verdict }) => verdict === "failed").map(({ checkId }) => checkId);
 }
 
@@ -48,7 +47,7 @@ function timerEnd(at: string, secondsLong: number): string {
   return new Date(Date.parse(at) + secondsLong * 1000).toISOString();
 }
 
-function waiting(view: JobView, context: StepContext): NextStep | undefined {
+function waiting(view: Standing, context: StepContext): NextStep | undefined {
   const question = view.questions.at(-1);
   if (question)
     return {
@@ -68,14 +67,14 @@ function waiting(view: JobView, context: StepContext): NextStep | undefined {
 const NEVER = "9999-12-31";
 
 /** What to come back to next: the earliest day first, what only waits for its condition last. */
-function nextPromise({ followUps }: JobView): Promised | undefined {
-  const day = ({ onDay }: Promised): string => onDay ?? NEVER;
+function nextPromise({ followUps }: Standing): Standing["followUps"][number] | undefined {
+  const day = ({ onDay }: Standing["followUps"][number]): string => onDay ?? NEVER;
   return followUps
     .filter(({ done }) => done === null)
     .sort((one, other) => day(one).localeCompare(day(other)) || one.seq - other.seq)[0];
 }
 
-function due(view: JobView, context: StepContext): NextStep | undefined {
+function due(view: Standing, context: StepContext): NextStep | undefined {
   const followUp = nextPromise(view);
   if (!followUp) return undefined;
   const today = dayIn(context.now, context.zone);
@@ -95,7 +94,7 @@ function due(view: JobView, context: StepContext): NextStep | undefined {
 }
 
 /** The first move about a part that holds charge in this machine, which a tool judges and nobody has read yet. */
-function unread(view: JobView, { moves, tools }: Pick<StepContext, "moves" | "tools">): Move | undefined {
+function unread(view: Standing, { moves, tools }: Pick<StepContext, "moves" | "tools">): Move | undefined {
   return tools
     .flatMap(({ judges }) => judges.flatMap((judged) => moves.find(({ id }) => id === judged) ?? []))
     .find(
@@ -107,7 +106,7 @@ function unread(view: JobView, { moves, tools }: Pick<StepContext, "moves" | "to
 }
 
 /** The last reading of each move, where it was bad, or told nothing and its tool asks for it again. */
-function openReadings(view: JobView, tools: StepContext["tools"]): JobView["readings"] {
+function openReadings(view: Standing, tools: StepContext["tools"]): Standing["readings"] {
   const last = latestBy(view.readings, ({ moveId, toolId }) => moveId ?? toolId);
   const isAskedAgain = (toolId: string): boolean =>
     tools.find(({ id }) => id === toolId)?.next.undecided === "measure";
@@ -119,8 +118,8 @@ function openReadings(view: JobView, tools: StepContext["tools"]): JobView["read
 
 /** What a reading that is not settled asks for: where its tool says a job goes on after that verdict. */
 function afterReading(
-  reading: JobView["readings"][number],
-  view: JobView,
+  reading: Standing["readings"][number],
+  view: Standing,
   { moves, tools }: Pick<StepContext, "moves" | "tools">,
 ): NextStep {
   const { finding, moveId, toolId } = reading;
@@ -137,7 +136,7 @@ function step(stage: Stage, code: string, params: Said["params"] = {}): NextStep
 }
 
 /** What is left to do once the route is decided or something was repaired: fit, put back, test, run, sign off. */
-function repairStep(view: JobView, context: StepContext): NextStep | undefined {
+function repairStep(view: Standing, context: StepContext): NextStep | undefined {
   const { decision, interventions } = view;
   if (!decision && interventions.length === 0) return undefined;
   if (decision?.route === "replace") return step("sign-off", "now/replace");
@@ -151,7 +150,7 @@ function repairStep(view: JobView, context: StepContext): NextStep | undefined {
   return step("sign-off", "now/sign-off");
 }
 
-function doable(view: JobView, context: StepContext): NextStep {
+function doable(view: Standing, context: StepContext): NextStep {
   if (!view.complaint) return step("take-in", "now/complaint");
   const failed = failedChecks(view)[0];
   if (failed !== undefined)
@@ -182,7 +181,7 @@ function doable(view: JobView, context: StepContext): NextStep {
 }
 
 /** The one thing a machine waits for: a check that fell due, the owner, a timer, else what can be done this minute. */
-export function nextStep(view: JobView, context: StepContext): NextStep {
+export function nextStep(view: Standing, context: StepContext): NextStep {
   const dueStep = due(view, context);
   if (dueStep?.code === "due/now") return dueStep;
   if (view.signedOff)
@@ -197,18 +196,18 @@ export function nextStep(view: JobView, context: StepContext): NextStep {
 /** `locked`: it cannot be done before something else is. */
 export type CollarState = "done" | "attention" | "to-come" | "locked";
 
-function putBackCollar(view: JobView): CollarState {
+function putBackCollar(view: Standing): CollarState {
   if (view.interventions.length === 0 && !view.signedOff) return "to-come";
   return isWhole(view) ? "done" : "attention";
 }
 
-function signOffCollar(view: JobView): CollarState {
+function signOffCollar(view: Standing): CollarState {
   if (view.signedOff) return view.signedOff.word === "do-not-use" ? "attention" : "done";
   return stillOff(view).length > 0 ? "locked" : "to-come";
 }
 
 /** How each collar of the job's shaft is drawn. */
-export function collars(view: JobView, context: StepContext): Record<Stage, CollarState> {
+export function collars(view: Standing, context: StepContext): Record<Stage, CollarState> {
   const safeGaps = gapsFor(
     asSeen(view.bench, context.isPlugFresh),
     "hands-inside",

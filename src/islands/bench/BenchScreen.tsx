@@ -1,24 +1,17 @@
-import { useStore } from "@nanostores/react";
-import { useEffect, useRef, useState } from "react";
-import type { JobView } from "@/core/job/log/reduce";
+import { useState } from "react";
 import { type Band, collars, type NextStep, nextStep } from "@/core/job/next-step";
+import type { Standing } from "@/core/job/standing";
 import { asSeen } from "@/core/safety/bench-state";
 import { type BenchSummary, benchSummary } from "@/core/safety/bench-summary";
 import type { Shop } from "@/core/shop/shop";
 import { BenchBadge } from "../frame/BenchBadge";
 import { MiniShaft } from "../frame/JobShaft";
 import { PlainFrame } from "../frame/PlainFrame";
-import { request } from "../state/api";
 import { useNow } from "../state/clock";
-import { $changes } from "../state/tabs";
 import { useTouches, useWatches } from "../state/watch";
 import { ageWords } from "../words/backup";
 import { stepWords, untilWords } from "../words/steps";
-
-export interface BenchJob {
-  readonly view: JobView;
-  readonly ownerName: string;
-}
+import { type Bench, type BenchJob, type BenchPage, useBench } from "./use-bench";
 
 interface JobOnBench extends BenchJob {
   readonly step: NextStep;
@@ -56,14 +49,19 @@ const CODE_ORDER: readonly string[] = [
   "due/later",
 ];
 
-function rank({ step, view }: JobOnBench): [number, string, number] {
+function rank({ step, standing }: JobOnBench): [number, string, number] {
   const place = CODE_ORDER.indexOf(step.code);
-  return [place === -1 ? CODE_ORDER.length : place, step.until ?? "", view.jobId];
+  return [place === -1 ? CODE_ORDER.length : place, step.until ?? "", standing.jobId];
 }
 
 function inOrder(one: JobOnBench, other: JobOnBench): number {
   const [a, b] = [rank(one), rank(other)];
   return a[0] - b[0] || a[1].localeCompare(b[1]) || a[2] - b[2];
+}
+
+/** Of those that have left, the one that was signed off last comes first. */
+function lastFirst({ standing: one }: JobOnBench, { standing: other }: JobOnBench): number {
+  return (other.signedOff?.at ?? "").localeCompare(one.signedOff?.at ?? "") || other.jobId - one.jobId;
 }
 
 function noTouches(): boolean {
@@ -75,31 +73,31 @@ function useJobsOnBench(jobs: readonly BenchJob[], shop: Shop): readonly JobOnBe
   const isFreshFor = useWatches();
   useTouches(undefined, noTouches);
   const { limits, deadChecks, moves, tools, settings } = shop;
-  return jobs.map(({ view, ownerName }) => {
-    const isPlugFresh = isFreshFor(view, now, limits);
+  return jobs.map(({ standing, ownerName }) => {
+    const isPlugFresh = isFreshFor(standing, now, limits);
     const context = { deadChecks, moves, tools, limits, now, zone: settings.zone, isPlugFresh };
     return {
-      view,
+      standing,
       ownerName,
-      step: nextStep(view, context),
-      collars: collars(view, context),
-      summary: benchSummary(asSeen(view.bench, isPlugFresh), view.machine, now, limits),
+      step: nextStep(standing, context),
+      collars: collars(standing, context),
+      summary: benchSummary(asSeen(standing.bench, isPlugFresh), standing.machine, now, limits),
     };
   });
 }
 
 function Loudest({ jobOnBench, zone }: { readonly jobOnBench: JobOnBench; readonly zone: string }) {
-  const { view, step, ownerName, summary } = jobOnBench;
+  const { standing, step, ownerName, summary } = jobOnBench;
   return (
     <div className="move mt-2 flex flex-wrap items-center gap-x-6 gap-y-3 px-5 py-4">
       <div className="min-w-0 flex-1 basis-[280px]">
         <p className="text-soft">
-          Job {view.jobId} · {view.takenIn?.machine} · {ownerName} · {view.takenIn?.place}
+          Job {standing.jobId} · {standing.takenIn?.machine} · {ownerName} · {standing.takenIn?.place}
         </p>
         <h2 className="font-bold text-[30px] leading-tight tracking-tight">{stepWords(step, zone)}</h2>
       </div>
       <BenchBadge summary={summary} />
-      <a className="btn btn-primary btn-loud" href={`/jobs/${view.jobId}/${step.stage}`}>
+      <a className="btn btn-primary btn-loud" href={`/jobs/${standing.jobId}/${step.stage}`}>
         Start
       </a>
     </div>
@@ -107,18 +105,18 @@ function Loudest({ jobOnBench, zone }: { readonly jobOnBench: JobOnBench; readon
 }
 
 function BenchLine({ jobOnBench, zone }: { readonly jobOnBench: JobOnBench; readonly zone: string }) {
-  const { view, step, ownerName, summary } = jobOnBench;
+  const { standing, step, ownerName, summary } = jobOnBench;
   return (
     <li className="border-rule border-t">
       <a
-        href={`/jobs/${view.jobId}/${step.stage}`}
+        href={`/jobs/${standing.jobId}/${step.stage}`}
         className="grid min-h-14 items-center gap-x-5 gap-y-1 py-1.5 hover:bg-sheet md:grid-cols-[250px_minmax(0,1fr)_147px_270px]"
       >
         <span>
-          <b className="num">{view.jobId}</b> <b>{view.takenIn?.machine}</b>
+          <b className="num">{standing.jobId}</b> <b>{standing.takenIn?.machine}</b>
           <span className="block truncate text-soft">
             {ownerName}
-            {view.takenIn?.place ? ` · ${view.takenIn.place}` : ""}
+            {standing.takenIn?.place ? ` · ${standing.takenIn.place}` : ""}
           </span>
         </span>
         <span className="min-w-0">
@@ -134,19 +132,36 @@ function BenchLine({ jobOnBench, zone }: { readonly jobOnBench: JobOnBench; read
   );
 }
 
-/** What is signed off, folded: it stands here no more, and its log is one tap away. */
-function Gone({ lines, zone }: { readonly lines: readonly JobOnBench[]; readonly zone: string }) {
-  if (lines.length === 0) return null;
+interface GoneProps {
+  readonly lines: readonly JobOnBench[];
+  readonly bench: Bench;
+  readonly zone: string;
+}
+
+/** What is signed off, folded: it stands here no more, and its log is one tap away. Loaded when it is looked at. */
+function Gone({ lines, bench, zone }: GoneProps) {
+  const { gone, nextGone, more } = bench;
+  if (gone === 0) return null;
   return (
-    <details className="mt-4">
+    <details
+      className="mt-4"
+      onToggle={({ currentTarget }) => {
+        if (currentTarget.open && nextGone === undefined) more("gone");
+      }}
+    >
       <summary className="min-h-11 cursor-pointer border-ring border-b-2 py-2 font-bold text-lg">
-        Signed off <span className="num font-normal text-soft">{lines.length}</span>
+        Signed off <span className="num font-normal text-soft">{gone}</span>
       </summary>
       <ul>
         {lines.map((one) => (
-          <BenchLine key={one.view.jobId} jobOnBench={one} zone={zone} />
+          <BenchLine key={one.standing.jobId} jobOnBench={one} zone={zone} />
         ))}
       </ul>
+      {nextGone ? (
+        <button type="button" className="btn btn-outline my-3" onClick={() => more("gone")}>
+          Show earlier ones
+        </button>
+      ) : null}
     </details>
   );
 }
@@ -163,8 +178,8 @@ function Empty() {
   );
 }
 
-function placeOf(view: JobView): string {
-  return view.takenIn?.place || "no place said";
+function placeOf(standing: Standing): string {
+  return standing.takenIn?.place || "no place said";
 }
 
 interface PlacesProps {
@@ -176,8 +191,8 @@ interface PlacesProps {
 /** The places of the shop with how many machines stand at each; a tap shows that place alone. */
 function Places({ all, place, onPlace }: PlacesProps) {
   const counts = new Map<string, number>();
-  for (const { view, step } of all)
-    if (step.band !== "gone") counts.set(placeOf(view), (counts.get(placeOf(view)) ?? 0) + 1);
+  for (const { standing, step } of all)
+    if (step.band !== "gone") counts.set(placeOf(standing), (counts.get(placeOf(standing)) ?? 0) + 1);
   if (counts.size < 2) return null;
   return (
     <fieldset className="mt-3">
@@ -201,60 +216,23 @@ function Places({ all, place, onPlace }: PlacesProps) {
   );
 }
 
-const WAIT_MS = 200;
-
-/** One job as the Bench shows it, or all of them. */
-async function loadBench(jobId: number | undefined): Promise<readonly BenchJob[] | undefined> {
-  const path = jobId === undefined ? "/api/bench" : `/api/bench?job=${jobId}`;
-  const answer = await request<{ jobs: BenchJob[] }>("GET", path);
-  return answer.ok ? answer.value.jobs : undefined;
-}
-
-function merged(
-  shown: readonly BenchJob[],
-  loaded: readonly BenchJob[] | undefined,
-  jobId: number | undefined,
-): readonly BenchJob[] {
-  if (!loaded) return shown;
-  return jobId === undefined ? loaded : [...shown.filter(({ view }) => view.jobId !== jobId), ...loaded];
-}
-
-/** The machines as the page had them, and loaded again when any of them changed on this or another device. */
-function useBenchJobs(fromPage: readonly BenchJob[]): readonly BenchJob[] {
-  const changes = useStore($changes);
-  const [jobs, setJobs] = useState(fromPage);
-  const waiting = useRef(new Set<number | undefined>());
-  useEffect(() => {
-    if (changes.count === 0) return undefined;
-    waiting.current.add(changes.jobId);
-    const timer = setTimeout(() => {
-      const wanted = [...waiting.current];
-      waiting.current.clear();
-      for (const jobId of wanted.includes(undefined) ? [undefined] : wanted)
-        void loadBench(jobId).then((loaded) => setJobs((shown) => merged(shown, loaded, jobId)));
-    }, WAIT_MS);
-    return () => clearTimeout(timer);
-  }, [changes]);
-  return jobs;
-}
-
 /** The machines standing here, in three bands: what can be done this minute, what waits, what falls due. */
 export function BenchScreen({
-  jobs: fromPage,
+  page,
   shop,
   backup,
 }: {
-  readonly jobs: readonly BenchJob[];
+  readonly page: BenchPage;
   readonly shop: Shop;
   /** When the last good backup was made, where that is too long ago; empty where there is none at all. */
   readonly backup?: { readonly at: string } | undefined;
 }) {
-  const jobs = useBenchJobs(fromPage);
-  const all = useJobsOnBench(jobs, shop);
+  const bench = useBench(page);
+  const all = useJobsOnBench(bench.jobs, shop);
   const [place, setPlace] = useState<string | undefined>(undefined);
-  const shown = place === undefined ? all : all.filter(({ view }) => placeOf(view) === place);
+  const shown = place === undefined ? all : all.filter(({ standing }) => placeOf(standing) === place);
   const { zone, shopName } = shop.settings;
-  if (jobs.length === 0)
+  if (bench.here + bench.gone === 0)
     return (
       <PlainFrame path="/">
         <h1 className="font-semibold text-soft">{shopName}</h1>
@@ -297,13 +275,27 @@ export function BenchScreen({
             {lines.length === 0 ? <p className="py-3 text-soft">{empty}</p> : null}
             <ul className={isNow ? "mt-2" : ""}>
               {(isNow ? rest : lines).map((one) => (
-                <BenchLine key={one.view.jobId} jobOnBench={one} zone={zone} />
+                <BenchLine key={one.standing.jobId} jobOnBench={one} zone={zone} />
               ))}
             </ul>
           </section>
         );
       })}
-      <Gone lines={shown.filter(({ step }) => step.band === "gone")} zone={zone} />
+      {bench.next ? (
+        <p className="mt-4">
+          Of {bench.here} machines here the last touched are shown.{" "}
+          <button type="button" className="btn btn-outline" onClick={() => bench.more("here")}>
+            Show more
+          </button>
+        </p>
+      ) : null}
+      {place === undefined ? (
+        <Gone
+          lines={all.filter(({ step }) => step.band === "gone").sort(lastFirst)}
+          bench={bench}
+          zone={zone}
+        />
+      ) : null}
     </PlainFrame>
   );
 }

@@ -1,7 +1,7 @@
 import { useStore } from "@nanostores/react";
 import { map } from "nanostores";
 import { useEffect } from "react";
-import type { JobView } from "@/core/job/log/reduce";
+import type { Standing } from "@/core/job/standing";
 import { isPlugFresh, type Watch } from "@/core/safety/bench-state";
 import type { Shop } from "@/core/shop/shop";
 import { benchName } from "./person";
@@ -63,7 +63,11 @@ export function useTouches(jobId: number | undefined, isStillFresh: () => boolea
 }
 
 /** Whether this tab still knows where the plug of a job is. */
-export function useWatches(): (view: JobView, now: string, limits: Shop["limits"]) => boolean {
+export function useWatches(): (
+  view: Pick<Standing, "jobId" | "plugFacts">,
+  now: string,
+  limits: Shop["limits"],
+) => boolean {
   const watches = useStore($watches);
   return (view, now, limits) => {
     const watch = watches[String(view.jobId)];

@@ -1,25 +1,44 @@
 import * as yup from "yup";
-import { ok } from "@/core/result";
+import { fail, issue, ok } from "@/core/result";
 import { strictObject } from "@/core/validate";
-import { jobViewAnswer } from "@/server/http/answers";
+import { standingAnswer } from "@/server/http/answers";
 import { defineEndpoint } from "@/server/http/endpoint";
-import { benchJobs, jobView } from "@/server/queries/jobs";
+import { type BenchPage, benchPage, readCursor } from "@/server/services/bench";
 import { readShopContext } from "@/server/services/shop-context";
 
-const standing = strictObject({ view: jobViewAnswer.required(), ownerName: yup.string().defined() });
+const benchJob = strictObject({ standing: standingAnswer.required(), ownerName: yup.string().defined() });
+const count = () => yup.number().integer().min(0).required();
 
-/** Every machine standing here as the Bench shows it, or the one asked for by `job`. */
+/** Machines as the Bench shows them, a page at a time. */
 export const GET = defineEndpoint({
-  about: "Every machine standing here as the Bench shows it",
-  query: { job: "Only this job" },
-  response: strictObject({ jobs: yup.array(standing.required()).required() }),
+  about:
+    "Machines as the Bench shows them, last touched first, a page at a time; `next` is where the next page begins",
+  query: {
+    job: "Only this job",
+    list: "`gone` for the machines that have left; otherwise those that are here",
+    after: "`next` of the page before",
+  },
+  response: strictObject({
+    jobs: yup.array(benchJob.required()).required(),
+    here: count(),
+    gone: count(),
+    next: yup.string().nullable().defined(),
+  }),
   handle: async ({ context }) => {
-    const { db, knowledge, limits } = await readShopContext();
-    const shopContext = { ...knowledge, limits };
-    const asked = context.url.searchParams.get("job");
-    if (asked === null) return ok({ jobs: await benchJobs(db, shopContext) });
-    const found = /^[1-9]\d{0,8}$/.test(asked) ? await jobView(db, Number(asked), shopContext) : undefined;
-    const jobs = found ? [{ view: found.view, ownerName: found.ownerName }] : [];
-    return ok({ jobs: jobs });
+    const { searchParams } = context.url;
+    const shopContext = await readShopContext();
+    const asked = searchParams.get("job");
+    if (asked !== null)
+      return ok<BenchPage>(
+        await benchPage({ jobId: /^[1-9]\d{0,8}$/.test(asked) ? Number(asked) : 0 }, shopContext),
+      );
+    const given = searchParams.get("after");
+    const after = readCursor(given);
+    if (given !== null && !after)
+      return fail(
+        issue("after", "page/unreadable", "This page begins nowhere: take `next` of the page before.", given),
+      );
+    const list = searchParams.get("list") === "gone" ? "gone" : "here";
+    return ok<BenchPage>(await benchPage({ list, after }, shopContext));
   },
 });

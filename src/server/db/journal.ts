@@ -1,4 +1,4 @@
-import type { PGlite } from "@electric-sql/pglite";
+import type { PGlite, Transaction } from "@electric-sql/pglite";
 import type { JournalFiles, JournalLine } from "./journal-file";
 import { JOURNAL_SQL, JOURNALLED, putBackSql } from "./journal-sql";
 
@@ -23,6 +23,16 @@ export interface Caught {
 export class OtherShop extends Error {}
 
 const PRUNE_FROM = 500;
+
+/** What is worked out from the log is worked out again for the jobs, and the owners' jobs, that lines were put back of. */
+async function dropFactsOf(tx: Transaction, lines: readonly JournalLine[]): Promise<void> {
+  const idsIn = (table: string, column: string): string =>
+    `{${[...new Set(lines.filter((line) => line.table === table).map(({ row }) => Number(row[column])))].join(",")}}`;
+  await tx.query("delete from job_facts where job_id = any($1::int[]) or owner_id = any($2::int[])", [
+    idsIn("entries", "job_id"),
+    idsIn("owners", "id"),
+  ]);
+}
 
 /**
  * The journal of one open database. Order of every write: commit, line on the disk, answer. Lines of commits that come
@@ -153,6 +163,7 @@ export class Journal {
         const sql = sqlOf.get(table);
         if (sql) await tx.query(sql, [JSON.stringify(row)]);
       }
+      await dropFactsOf(tx, lines);
       for (const table of ["jobs", "owners"])
         await tx.exec(
           `select setval(pg_get_serial_sequence('${table}', 'id'), most)

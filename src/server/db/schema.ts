@@ -1,5 +1,7 @@
 import { sql } from "drizzle-orm";
 import {
+  bigint,
+  boolean,
   check,
   doublePrecision,
   index,
@@ -93,3 +95,43 @@ export const settings = pgTable(
   },
   (table) => [check("settings_one_row", sql`${table.id} = 1`)],
 );
+
+/**
+ * One row a job: all that the Bench, search and the counts read. Worked out from the log, written in the entry's
+ * transaction, and no part of the journal or a backup: it can always be made again.
+ */
+export const jobFacts = pgTable(
+  "job_facts",
+  {
+    jobId: integer("job_id")
+      .primaryKey()
+      .references(() => jobs.id),
+    /** The last line that is in it. */
+    seq: integer("seq").notNull(),
+    /** Whether the machine is still on the bench. */
+    isHere: boolean("is_here").notNull(),
+    touchedAt: instant("touched_at").notNull(),
+    ownerId: integer("owner_id"),
+    /** What it is found by, folded: number, machine, tag and place. */
+    search: text("search").notNull(),
+    /** The same of its owner: taken out where the owner is forgotten. */
+    ownerSearch: text("owner_search").notNull(),
+    standing: jsonb("standing").notNull(),
+    /** What the closed job adds to the shop's counts: names and millionths. */
+    lesson: jsonb("lesson"),
+    /** What it was worked out with: an older one is worked out again. */
+    madeWith: text("made_with").notNull(),
+    limitsOf: text("limits_of").notNull(),
+  },
+  (table) => [
+    index("job_facts_bench").on(table.isHere, table.touchedAt, table.jobId),
+    index("job_facts_owner").on(table.ownerId),
+    index("job_facts_made_with").on(table.madeWith),
+  ],
+);
+
+/** Sums of the lessons of all jobs, in millionths so that they add up exactly: a trigger on `job_facts` keeps them. */
+export const shopCounts = pgTable("shop_counts", {
+  name: text("name").primaryKey(),
+  micro: bigint("micro", { mode: "number" }).notNull(),
+});

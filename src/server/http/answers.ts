@@ -8,14 +8,12 @@ const seqRow = yup.object({
 });
 const rows = () => yup.array(seqRow.required()).required();
 
-/** Schema of a JobView on the wire. */
-export const jobViewAnswer = strictObject({
+const lines = () =>
+  yup.array(yup.object({ seq: yup.number().integer().min(1).required() }).required()).required();
+
+const whereItStands = {
   jobId: yup.number().integer().required(),
   seq: yup.number().integer().min(0).required(),
-  takenIn: seqRow.nullable().defined(),
-  plate: seqRow.nullable().defined(),
-  capacitors: rows(),
-  complaint: seqRow.nullable().defined(),
   machine: strictObject({
     connection: yup.string().required(),
     stores: yup.array(yup.string().required()).required(),
@@ -36,6 +34,42 @@ export const jobViewAnswer = strictObject({
     lastSeqBy: yup.object().required(),
   }).required(),
   deadChecks: rows(),
+  lastChangeSeq: yup.number().integer().min(0).required(),
+  questions: rows(),
+  timers: rows(),
+  unreadable: rows(),
+};
+
+/** Schema of where a job stands, on the wire. */
+export const standingAnswer = strictObject({
+  ...whereItStands,
+  takenIn: yup
+    .object({
+      machine: yup.string().required(),
+      place: yup.string().defined(),
+      family: yup.string().required(),
+    })
+    .nullable()
+    .defined(),
+  complaint: yup.object({ circumstance: yup.string().required() }).nullable().defined(),
+  readings: lines(),
+  answers: lines(),
+  interventions: lines(),
+  parts: yup.array(yup.object({ label: yup.string().required() }).required()).required(),
+  decision: yup.object({ seq: yup.number().required(), route: yup.string().required() }).nullable().defined(),
+  removed: lines(),
+  runs: lines(),
+  signedOff: yup.object({ seq: yup.number().required(), word: yup.string().required() }).nullable().defined(),
+  followUps: lines(),
+});
+
+/** Schema of a JobView on the wire. */
+export const jobViewAnswer = strictObject({
+  ...whereItStands,
+  takenIn: seqRow.nullable().defined(),
+  plate: seqRow.nullable().defined(),
+  capacitors: rows(),
+  complaint: seqRow.nullable().defined(),
   readings: rows(),
   evidence: yup
     .array(
@@ -70,11 +104,7 @@ export const jobViewAnswer = strictObject({
   reopened: seqRow.nullable().defined(),
   runs: rows(),
   signedOff: seqRow.nullable().defined(),
-  lastChangeSeq: yup.number().integer().min(0).required(),
-  questions: rows(),
-  timers: rows(),
   followUps: rows(),
-  unreadable: rows(),
   ledger: yup
     .array(
       yup

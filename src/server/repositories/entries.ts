@@ -32,12 +32,6 @@ export async function entriesOf(on: Executor, jobId: number): Promise<Entry[]> {
   return rows.map(toEntry);
 }
 
-/** Entries of every job, in order; the Bench reads them. */
-export async function allEntries(on: Executor): Promise<Entry[]> {
-  const rows = await on.select().from(entries).orderBy(asc(entries.jobId), asc(entries.seq));
-  return rows.map(toEntry);
-}
-
 /** Lines of some kinds, in order: of every job since an instant, or of some jobs. */
 export async function entriesOfKinds(
   on: Executor,

@@ -1,6 +1,6 @@
 import { eq, sql } from "drizzle-orm";
 import type { Executor } from "@/server/db/executor";
-import { jobs, owners } from "@/server/db/schema";
+import { jobFacts, jobs, owners } from "@/server/db/schema";
 
 export async function createJob(on: Executor, createdAt: string, createdBy: string): Promise<number> {
   const rows = await on.insert(jobs).values({ createdAt, createdBy }).returning({ id: jobs.id });
@@ -27,17 +27,28 @@ export async function createOwner(on: Executor, name: string, contact: string): 
   return id;
 }
 
-/** Name and contact are gone; the row stays, as jobs name it. */
+/** Name and contact are gone, and nothing is found by them; the row stays, as jobs name it. Inside a transaction. */
 export async function redactOwner(on: Executor, id: number): Promise<void> {
   await on
     .update(owners)
     .set({ name: "", contact: "", version: sql`${owners.version} + 1` })
     .where(eq(owners.id, id));
+  await on.update(jobFacts).set({ ownerSearch: "" }).where(eq(jobFacts.ownerId, id));
 }
 
-export async function ownersById(
+/** An owner's name, which nobody takes out before this transaction is over. */
+export async function heldOwnerName(on: Executor, id: number): Promise<string> {
+  const rows = await on.select({ name: owners.name }).from(owners).where(eq(owners.id, id)).for("share");
+  return rows[0]?.name ?? "";
+}
+
+export async function ownerById(
   on: Executor,
-): Promise<ReadonlyMap<number, { name: string; contact: string }>> {
-  const rows = await on.select().from(owners);
-  return new Map(rows.map(({ id, name, contact }) => [id, { name, contact }]));
+  id: number,
+): Promise<{ readonly name: string; readonly contact: string } | undefined> {
+  const rows = await on
+    .select({ name: owners.name, contact: owners.contact })
+    .from(owners)
+    .where(eq(owners.id, id));
+  return rows[0];
 }

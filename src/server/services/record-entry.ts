@@ -12,6 +12,7 @@ import { lockJob } from "@/server/repositories/jobs";
 import { announce } from "./changes";
 import { completeEntry, type Draft } from "./complete-entry";
 import { contentHash } from "./content-hash";
+import { keepFacts } from "./job-facts";
 import type { ShopContext } from "./shop-context";
 
 /** Body of POST /api/jobs/{id}/entries, after it was parsed. */
@@ -159,5 +160,7 @@ export async function recordWithin(
     postedHash,
   };
   const appended = await appendEntry(tx, place, entry);
-  return ok(viewIn(jobId, [...entries, appended], shopContext));
+  const then = viewIn(jobId, [...entries, appended], shopContext);
+  await keepFacts(tx, then, shopContext);
+  return ok(then);
 }

@@ -5,10 +5,10 @@ import type { Knowledge, Limits } from "@/core/knowledge/types";
 import { cardOf, type ToolCard } from "@/core/tools/tool";
 import type { Executor } from "@/server/db/executor";
 import { shopDatabase } from "@/server/db/shop-database";
+import { readCounts } from "@/server/queries/shop-counts";
 import { type ReadSettings, readSettings } from "@/server/repositories/settings";
 import { allTools } from "@/tools/registry";
 import { shopKnowledge } from "./knowledge";
-import { shopCounts } from "./shop-counts";
 
 /** What every service stands on. */
 export interface ShopContext {
@@ -38,7 +38,7 @@ function withLimits(
 export async function shopContextOn(db: Executor): Promise<ShopContext> {
   const knowledge = shopKnowledge();
   const { limits, settings } = withLimits(knowledge, await readSettings(db));
-  const counts = settings.value.usesCounts ? await shopCounts(db, knowledge, limits) : undefined;
+  const counts = settings.value.usesCounts ? await readCounts(db) : undefined;
   const parameters = parametersOf(knowledge.parameters);
   const tools = (await allTools()).map(cardOf);
   return { db, knowledge, settings, limits, parameters, tools, counts };

@@ -6,6 +6,7 @@ import { FolderInUse } from "@/server/db/lock";
 import { shopDatabase } from "@/server/db/shop-database";
 import { countJobs } from "@/server/queries/jobs";
 import { accessCode, needsAccess } from "./access";
+import { readyFacts, renewFacts } from "./rebuild-facts";
 import { lastOpening, seedDemo } from "./seed-demo";
 import { shopContextOn } from "./shop-context";
 
@@ -40,6 +41,11 @@ async function start(): Promise<StartedShop> {
   const isUntouched = shopContext.settings.version === 0 && (await countJobs(db)) === 0;
   if (isUntouched && process.env["GOOD_SPINDLE_SEED"] === "demo") await seedDemo(shopContext, anchorDate());
   backUpByNight(db, async () => (await shopContextOn(db)).settings.value.zone);
+  const started = await shopContextOn(db);
+  await readyFacts(started);
+  void renewFacts(started).catch((error) =>
+    console.error(`Jobs could not be worked out anew: ${String(error)}`),
+  );
   return { engine, jobs: await countJobs(db) };
 }
 

@@ -1,13 +1,16 @@
 import { describe, expect, it } from "vitest";
 import { EMPTY_FOLLOW_UP_FACTS, EMPTY_REFITTED_FACTS, EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
 import type { Complaint, Entry, EntryKind, NewEntry, Payloads, TakenIn } from "@/core/job/log/entry";
+import type { JobView } from "@/core/job/log/reduce";
+import { collars, nextStep } from "@/core/job/next-step";
 import { signOffWord } from "@/core/job/sign-off/sign-off";
+import { isHere, type Standing, standingOf } from "@/core/job/standing";
 import type { BenchNeed } from "@/core/knowledge/types";
 import type { BenchEvent } from "@/core/safety/bench-event.input";
 import { applyBenchEvent, type Watch } from "@/core/safety/bench-state";
 import { seededRandom } from "@/core/seeded-random";
 import { guardEntry } from "@/log/guards";
-import { KNOWLEDGE, LIMITS } from "../shop-context";
+import { KNOWLEDGE, LIMITS, TOOL_CARDS } from "../shop-context";
 import { againstRepaired, handsMayGoIn } from "./bare-log";
 import { CARDER, check, logOf, viewOf } from "./entries";
 
@@ -231,6 +234,26 @@ function touch(walk: Walk, by: string, entry: NewEntry): void {
   if (settledSeq !== undefined) walk.watches[by] = { settledSeq, touchedAt: iso(walk.clock) };
 }
 
+/** What the database keeps of a job for the Bench, as it comes back from there. */
+const kept = (view: JobView): Standing => JSON.parse(JSON.stringify(standingOf(view)));
+
+function bandsOf(view: Standing, clock: number) {
+  const context = {
+    deadChecks: KNOWLEDGE.deadChecks,
+    moves: KNOWLEDGE.moves,
+    tools: TOOL_CARDS,
+    limits: LIMITS,
+    now: iso(clock),
+    zone: "Atlantic/Faroe",
+  };
+  const bands = [true, false].map((isPlugFresh) => ({
+    step: nextStep(view, { ...context, isPlugFresh }),
+    collars: collars(view, { ...context, isPlugFresh }),
+  }));
+  const isGone = bands.some(({ step }) => step.band === "gone");
+  return { bands, word: signOffWord(view, KNOWLEDGE), isHereOrGone: isHere(view) !== isGone };
+}
+
 describe(`a walk of ${STEPS} actions over the bench state and the guards`, () => {
   const counts = { hands: 0, refused: 0, late: 0, repaired: 0 };
   it("never lets hands in without evidence, never says repaired against SAFETY, never refuses what was taken already", () => {
@@ -273,7 +296,13 @@ describe(`a walk of ${STEPS} actions over the bench state and the guards`, () =>
       }
       append(walk, entry, by);
       touch(walk, by, entry);
-      const { word } = signOffWord(viewOf(walk.entries), KNOWLEDGE);
+      const after = viewOf(walk.entries);
+      if (step % 20 === 0) {
+        const bands = bandsOf(kept(after), walk.clock);
+        expect(bands).toEqual(bandsOf(after, walk.clock));
+        expect(bands.isHereOrGone, `step ${step}`).toBe(true);
+      }
+      const { word } = signOffWord(after, KNOWLEDGE);
       if (word !== "repaired") continue;
       counts.repaired += 1;
       expect(againstRepaired(walk.entries), `step ${step}, seed ${SEED}`).toEqual([]);

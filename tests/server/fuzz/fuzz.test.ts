@@ -6,9 +6,11 @@ import { GET as find } from "@/pages/api/jobs";
 import { GET as job } from "@/pages/api/jobs/[id]";
 import { GET as settings } from "@/pages/api/settings";
 import { GET as timers } from "@/pages/api/timers";
-import { allEntries } from "@/server/repositories/entries";
+import { factsOf } from "@/server/repositories/job-facts";
+import { workOutFacts } from "@/server/services/job-facts";
 import { seedDemo } from "@/server/services/seed-demo";
 import { shopContextOn } from "@/server/services/shop-context";
+import { allEntries } from "../every-job";
 import { call, openShop } from "../shop";
 import { pagesOf } from "./pages";
 import { type Asked, requests, send } from "./requests";
@@ -81,11 +83,14 @@ describe(`${COUNT} requests by somebody who means no good`, () => {
         Math.min(ROUND, COUNT) / 20,
       );
       const never = ENTRY_KINDS.filter((kind) => !kinds.has(kind));
-      expect(never.length, `never kept: ${never.join(", ")}`).toBeLessThan(ENTRY_KINDS.length / 3);
+      expect(never.length, `never kept: ${never.join(", ")}`).toBeLessThan(ENTRY_KINDS.length / 2);
       expect((await allEntries(shop.db)).filter(({ kind }) => kind === "unreadable")).toEqual([]);
       for (const [id, view] of latest) {
         expect((await call<JobView>(job, { params: { id: String(id) } })).body).toEqual(view);
         expect(pagesOf(view, context).failed).toEqual([]);
+        expect(await factsOf(shop.db, id), `what is kept beside job ${id}`).toEqual(
+          await workOutFacts(shop.db, view, context),
+        );
       }
       for (const route of [bench, settings, timers]) expect((await call(route)).status).toBe(200);
       expect((await call(find, { query: "?find=carder" })).status).toBe(200);

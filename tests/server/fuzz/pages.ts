@@ -1,6 +1,7 @@
 import { createElement, type FunctionComponent } from "react";
 import { renderToString } from "react-dom/server";
 import type { JobView } from "@/core/job/log/reduce";
+import { standingOf } from "@/core/job/standing";
 import { BenchScreen } from "@/islands/bench/BenchScreen";
 import { DecideScreen } from "@/islands/decide/DecideScreen";
 import { IsolateScreen } from "@/islands/isolate/IsolateScreen";
@@ -39,7 +40,10 @@ export function pagesOf(
     page(SignOffScreen, base),
     page(SheetScreen, { ...base, ownerName: owner.ownerName }),
     page(TagScreen, { ...base, ownerName: owner.ownerName, code: "data:," }),
-    page(BenchScreen, { jobs: [{ view, ownerName: owner.ownerName }], shop }),
+    page(BenchScreen, {
+      page: { jobs: [{ standing: standingOf(view), ...owner }], here: 1, gone: 0, next: null },
+      shop,
+    }),
   ];
   const failed = pages.flatMap(([name, make]) => {
     try {

@@ -1,4 +1,5 @@
 import type { JobView } from "../log/reduce";
+import type { Standing } from "../standing";
 
 /** Something that has to go back on, last off first. */
 export interface ToPutBack {
@@ -45,18 +46,21 @@ export function putBackOrder(view: JobView): readonly ToPutBack[] {
 }
 
 /** Lines that are neither back, nor replaced, nor accounted for. */
-export function stillOff(view: JobView): readonly number[] {
+export function stillOff(view: Pick<Standing, "removed">): readonly number[] {
   return view.removed.filter(({ refit }) => refit === null).map(({ seq }) => seq);
 }
 
 /** Whether what was decided is done; a route that is nothing but a run has nothing to fit. */
-export function isRepairDone({ decision, interventions }: JobView): boolean {
+export function isRepairDone({
+  decision,
+  interventions,
+}: Pick<Standing, "decision" | "interventions">): boolean {
   if (decision?.repairs.length === 0) return true;
   return interventions.some(({ seq }) => seq > (decision?.seq ?? 0));
 }
 
 /** Whether the machine is whole: only then may power come. */
-export function isWhole(view: JobView): boolean {
+export function isWhole(view: Pick<Standing, "removed" | "bench">): boolean {
   return stillOff(view).length === 0 && view.bench.opened.length === 0;
 }
 

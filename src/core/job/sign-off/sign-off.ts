@@ -1,8 +1,8 @@
 import type { Knowledge } from "../../knowledge/types";
 import { alternativeTo, checksFor } from "../../safety/dead-checks";
 import type { AcceptanceRun, Complaint, SignedOff } from "../log/entry";
-import type { JobView } from "../log/reduce";
 import { stillOff } from "../reassembly/put-back";
+import type { Standing } from "../standing";
 
 /** The one word that the log allows, and all that stands against a better one. */
 export interface SignOffWord {
@@ -15,13 +15,13 @@ type DeadChecks = Pick<Knowledge, "deadChecks">;
 /** A check of the machine's class with its last reading since the last thing done to the machine, if there is one. */
 export interface FinalTest {
   readonly checkId: string;
-  readonly reading: JobView["deadChecks"][number] | undefined;
+  readonly reading: Standing["deadChecks"][number] | undefined;
   /** The check that may stand for it. */
   readonly alternative: string | undefined;
 }
 
 /** The tests of the protection class that must follow the last change to the machine. */
-export function finalTests(view: JobView, { deadChecks }: DeadChecks): readonly FinalTest[] {
+export function finalTests(view: Standing, { deadChecks }: DeadChecks): readonly FinalTest[] {
   const protection = view.takenIn?.protectionClass ?? "not-known";
   const since = (id: string): FinalTest["reading"] =>
     view.deadChecks.find(({ checkId, seq }) => checkId === id && seq > view.lastChangeSeq);
@@ -37,7 +37,10 @@ export function finalTests(view: JobView, { deadChecks }: DeadChecks): readonly 
 }
 
 /** Whether a run has tried the machine as the complaint comes; the code of what it lacks otherwise. */
-export function conditionTried(complaint: Complaint | null, run: AcceptanceRun): string | undefined {
+export function conditionTried(
+  complaint: Pick<Complaint, "circumstance" | "afterMinutes"> | null,
+  run: Pick<AcceptanceRun, "circumstance" | "minutes">,
+): string | undefined {
   if (!complaint) return "no-complaint";
   switch (complaint.circumstance) {
     case "always":
@@ -58,11 +61,11 @@ export function conditionTried(complaint: Complaint | null, run: AcceptanceRun):
 }
 
 /** Runs that tell about the machine as it is now: those after the last thing done to it. */
-function validRuns(view: JobView): JobView["runs"] {
+function validRuns(view: Standing): Standing["runs"] {
   return view.runs.filter(({ seq }) => seq > view.lastChangeSeq);
 }
 
-function runGaps(view: JobView): string[] {
+function runGaps(view: Standing): string[] {
   const runs = validRuns(view);
   const last = runs.at(-1);
   if (!last) return ["no-run"];
@@ -73,7 +76,7 @@ function runGaps(view: JobView): string[] {
   return lacks.some((lack) => lack === undefined) ? [] : [lacks.at(-1) ?? "no-run"];
 }
 
-function testGaps(view: JobView, context: DeadChecks): string[] {
+function testGaps(view: Standing, context: DeadChecks): string[] {
   const tests = finalTests(view, context);
   const blank = tests
     .filter(({ reading }) => reading === undefined || reading.verdict === "undecided")
@@ -82,16 +85,16 @@ function testGaps(view: JobView, context: DeadChecks): string[] {
 }
 
 /** Whether a final test failed: such a machine leaves with the word "do not use", whatever else was done. */
-export function hasFailedTest(view: JobView): boolean {
+export function hasFailedTest(view: Standing): boolean {
   return view.deadChecks.some(({ verdict }) => verdict === "failed");
 }
 
-function isTemporary(view: JobView): boolean {
+function isTemporary(view: Standing): boolean {
   return view.parts.some(({ fit }) => fit === "temporary");
 }
 
 /** Whether somebody promised to take the temporary part out again, on a day. */
-function hasEndDate(view: JobView): boolean {
+function hasEndDate(view: Standing): boolean {
   return view.followUps.some(({ about, onDay }) => about === "temporary-part" && onDay !== null);
 }
 
@@ -99,7 +102,7 @@ function hasEndDate(view: JobView): boolean {
  * The word that may be printed on the owner's sheet. "Repaired" needs every final test of the protection class after the
  * last change, something done, a run in the complaint's condition that was clean, and no part fitted for a while only.
  */
-export function signOffWord(view: JobView, context: DeadChecks): SignOffWord {
+export function signOffWord(view: Standing, context: DeadChecks): SignOffWord {
   const isOff = stillOff(view).length > 0;
   const unproven = [
     ...(view.unreadable.length > 0 ? ["line-unreadable"] : []),

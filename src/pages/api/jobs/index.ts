@@ -3,7 +3,7 @@ import { ok } from "@/core/result";
 import { strictObject } from "@/core/validate";
 import { takeInDraftSchema } from "@/log/entry-draft.input";
 import { defineEndpoint } from "@/server/http/endpoint";
-import { findJobs } from "@/server/queries/jobs";
+import { findJobs } from "@/server/services/bench";
 import { readShopContext } from "@/server/services/shop-context";
 import { takeIn } from "@/server/services/take-in";
 
@@ -20,9 +20,8 @@ export const GET = defineEndpoint({
   query: { find: "Words to find" },
   response: strictObject({ jobs: yup.array(hit.required()).required() }),
   handle: async ({ context }) => {
-    const { db, knowledge, limits } = await readShopContext();
     const words = (context.url.searchParams.get("find") ?? "").slice(0, 100);
-    return ok({ jobs: await findJobs(db, words, { ...knowledge, limits }) });
+    return ok({ jobs: await findJobs(words, await readShopContext()) });
   },
 });
 

@@ -1,0 +1,117 @@
+import type { AcceptanceRun, TakenIn, ToolReading } from "./log/entry";
+import type { Placed } from "./log/lines";
+import type { JobView } from "./log/reduce";
+
+type Whole =
+  | "jobId"
+  | "seq"
+  | "machine"
+  | "bench"
+  | "plugFacts"
+  | "deadChecks"
+  | "questions"
+  | "timers"
+  | "unreadable"
+  | "lastChangeSeq";
+
+/**
+ * As much of a job as says where it stands and what it waits for: what the Bench needs of each machine. A whole view is
+ * one, too.
+ */
+export interface Standing extends Pick<JobView, Whole> {
+  readonly takenIn: Pick<
+    TakenIn,
+    "machine" | "tag" | "place" | "family" | "protectionClass" | "ownerId"
+  > | null;
+  readonly complaint: Pick<NonNullable<JobView["complaint"]>, "circumstance" | "afterMinutes"> | null;
+  readonly readings: readonly (Pick<ToolReading, "moveId" | "toolId"> & {
+    readonly seq: number;
+    readonly finding: Pick<ToolReading["finding"], "verdict">;
+  })[];
+  readonly answers: readonly { readonly seq: number }[];
+  readonly interventions: readonly { readonly seq: number }[];
+  readonly parts: readonly Pick<JobView["parts"][number], "label" | "fit">[];
+  readonly decision:
+    | (Pick<NonNullable<JobView["decision"]>, "route" | "label" | "repairs"> & { readonly seq: number })
+    | null;
+  readonly removed: readonly (Pick<JobView["removed"][number], "seq"> & { readonly refit: Placed | null })[];
+  readonly runs: readonly (Pick<AcceptanceRun, "result" | "circumstance" | "minutes"> & {
+    readonly seq: number;
+  })[];
+  readonly signedOff: Pick<NonNullable<JobView["signedOff"]>, "word" | "seq" | "at"> | null;
+  readonly followUps: readonly (Pick<
+    JobView["followUps"][number],
+    "seq" | "what" | "about" | "condition" | "onDay" | "belowCelsius" | "afterHours"
+  > & { readonly done: Placed | null })[];
+}
+
+function placeOf({ seq, at, by }: Placed): Placed {
+  return { seq, at, by };
+}
+
+/** The little that is kept of each job beside its log. */
+export function standingOf(view: JobView): Standing {
+  const { jobId, seq, machine, bench, plugFacts, deadChecks, questions, timers, unreadable } = view;
+  const { takenIn, complaint, decision, signedOff, lastChangeSeq } = view;
+  return {
+    jobId,
+    seq,
+    machine,
+    bench,
+    plugFacts,
+    deadChecks,
+    questions,
+    timers,
+    unreadable,
+    lastChangeSeq,
+    takenIn: takenIn && {
+      machine: takenIn.machine,
+      tag: takenIn.tag,
+      place: takenIn.place,
+      family: takenIn.family,
+      protectionClass: takenIn.protectionClass,
+      ownerId: takenIn.ownerId,
+    },
+    complaint: complaint && { circumstance: complaint.circumstance, afterMinutes: complaint.afterMinutes },
+    readings: view.readings.map(({ seq: line, moveId, toolId, finding: { verdict } }) => ({
+      seq: line,
+      moveId,
+      toolId,
+      finding: { verdict },
+    })),
+    answers: view.answers.map(({ seq: line }) => ({ seq: line })),
+    interventions: view.interventions.map(({ seq: line }) => ({ seq: line })),
+    parts: view.parts.map(({ label, fit }) => ({ label, fit })),
+    decision: decision && {
+      seq: decision.seq,
+      route: decision.route,
+      label: decision.label,
+      repairs: decision.repairs,
+    },
+    removed: view.removed.map(({ seq: line, refit }) => ({ seq: line, refit: refit && placeOf(refit) })),
+    runs: view.runs.map(({ seq: line, result, circumstance, minutes }) => ({
+      seq: line,
+      result,
+      circumstance,
+      minutes,
+    })),
+    signedOff: signedOff && { seq: signedOff.seq, at: signedOff.at, word: signedOff.word },
+    followUps: view.followUps.map(
+      ({ seq: line, what, about, condition, onDay, belowCelsius, afterHours, done }) => ({
+        seq: line,
+        what,
+        about,
+        condition,
+        onDay,
+        belowCelsius,
+        afterHours,
+        done: done && placeOf(done),
+      }),
+    ),
+  };
+}
+
+/** Whether a machine is still on the bench: it is not signed off, or something of it is still to be looked at. */
+export function isHere({ signedOff, followUps }: Pick<Standing, "signedOff" | "followUps">): boolean {
+  return signedOff === null || followUps.some(({ done }) => done === null);
+}

@@ -1,0 +1,92 @@
+import { useStore } from "@nanostores/react";
+import { useCallback, useEffect, useRef, useState } from "react";
+import type { Standing } from "@/core/job/standing";
+import { request } from "../state/api";
+import { $changes } from "../state/tabs";
+
+export interface BenchJob {
+  readonly standing: Standing;
+  readonly ownerName: string;
+}
+
+/** A page of machines as the server hands it out. */
+export interface BenchPage {
+  readonly jobs: readonly BenchJob[];
+  /** Machines that are here, and those that have left, on all pages. */
+  readonly here: number;
+  readonly gone: number;
+  /** Where the next page begins; null after the last one. */
+  readonly next: string | null;
+}
+
+export interface Bench extends BenchPage {
+  /** Where the next page of the machines that have left begins; undefined while none was asked for. */
+  readonly nextGone: string | null | undefined;
+  /** Loads the next page. */
+  more(list: "here" | "gone"): void;
+}
+
+type Loaded = Omit<Bench, "more">;
+
+const WAIT_MS = 200;
+
+async function load(query: string): Promise<BenchPage | undefined> {
+  const answer = await request<BenchPage>("GET", `/api/bench${query}`);
+  return answer.ok ? answer.value : undefined;
+}
+
+/** Jobs as they were shown, with those loaded since in their place. */
+function merged(shown: readonly BenchJob[], loaded: readonly BenchJob[]): readonly BenchJob[] {
+  const fresh = new Set(loaded.map(({ standing }) => standing.jobId));
+  return [...shown.filter(({ standing }) => !fresh.has(standing.jobId)), ...loaded];
+}
+
+/** The machines as the page had them; what changed on this or another device is loaded again. */
+export function useBench(fromPage: BenchPage): Bench {
+  const changes = useStore($changes);
+  const [bench, setBench] = useState<Loaded>({ ...fromPage, nextGone: undefined });
+  const waiting = useRef(new Set<number | undefined>());
+  useEffect(() => {
+    if (changes.count === 0) return undefined;
+    waiting.current.add(changes.jobId);
+    const timer = setTimeout(async () => {
+      const wanted = [...waiting.current];
+      waiting.current.clear();
+      if (wanted.includes(undefined)) {
+        const page = await load("");
+        if (page) setBench({ ...page, nextGone: undefined });
+        return;
+      }
+      for (const jobId of wanted) {
+        const page = await load(`?job=${jobId}`);
+        if (page)
+          setBench((shown) => ({
+            ...shown,
+            here: page.here,
+            gone: page.gone,
+            jobs: merged(shown.jobs, page.jobs),
+          }));
+      }
+    }, WAIT_MS);
+    return () => clearTimeout(timer);
+  }, [changes]);
+  const { next, nextGone } = bench;
+  const more = useCallback(
+    async (list: "here" | "gone") => {
+      const after = list === "here" ? next : nextGone;
+      if (after === null) return;
+      const page = await load(`?list=${list}${after ? `&after=${encodeURIComponent(after)}` : ""}`);
+      if (!page) return;
+      const place = list === "here" ? { next: page.next } : { nextGone: page.next };
+      setBench((shown) => ({
+        ...shown,
+        ...place,
+        here: page.here,
+        gone: page.gone,
+        jobs: merged(shown.jobs, page.jobs),
+      }));
+    },
+    [next, nextGone],
+  );
+  return { ...bench, more: (list) => void more(list) };
+}

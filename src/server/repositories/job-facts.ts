@@ -1,0 +1,145 @@
+import { and, asc, desc, eq, inArray, isNull, ne, or, type SQL, sql } from "drizzle-orm";
+import type { Lesson } from "@/core/isolation/lesson";
+import type { Standing } from "@/core/job/standing";
+import type { Executor } from "@/server/db/executor";
+import { jobFacts, jobs, owners } from "@/server/db/schema";
+
+type Row = typeof jobFacts.$inferSelect;
+
+/** What is kept of a job beside its log. */
+export type JobFacts = Omit<Row, "standing" | "lesson"> & {
+  readonly standing: Standing;
+  readonly lesson: Lesson | null;
+};
+
+/** What facts are worked out with; those of another basis are worked out again. */
+export type FactsBasis = Pick<Row, "madeWith" | "limitsOf">;
+
+export interface StandingRow extends Pick<Row, "jobId" | "touchedAt"> {
+  readonly standing: Standing;
+  readonly ownerName: string;
+  readonly isStale: boolean;
+}
+
+/** After which job a page goes on. */
+export interface Cursor {
+  readonly touchedAt: string;
+  readonly jobId: number;
+}
+
+const instant = (value: string): string => new Date(value).toISOString();
+
+export async function factsOf(on: Executor, jobId: number): Promise<JobFacts | undefined> {
+  const rows = await on.select().from(jobFacts).where(eq(jobFacts.jobId, jobId));
+  return rows[0] && ({ ...rows[0], touchedAt: instant(rows[0].touchedAt) } as JobFacts);
+}
+
+export async function putFacts(on: Executor, facts: JobFacts): Promise<void> {
+  const { jobId: _, ...rest } = facts;
+  await on.insert(jobFacts).values(facts).onConflictDoUpdate({ target: jobFacts.jobId, set: rest });
+}
+
+async function standing(on: Executor, where: SQL | undefined, basis: FactsBasis, limit: number) {
+  const rows = await on
+    .select({
+      jobId: jobFacts.jobId,
+      touchedAt: jobFacts.touchedAt,
+      standing: jobFacts.standing,
+      ownerName: owners.name,
+      madeWith: jobFacts.madeWith,
+      limitsOf: jobFacts.limitsOf,
+    })
+    .from(jobFacts)
+    .leftJoin(owners, eq(owners.id, jobFacts.ownerId))
+    .where(where)
+    .orderBy(desc(jobFacts.touchedAt), desc(jobFacts.jobId))
+    .limit(limit);
+  return rows.map(
+    ({ madeWith, limitsOf, ...row }): StandingRow => ({
+      jobId: row.jobId,
+      touchedAt: instant(row.touchedAt),
+      standing: row.standing as Standing,
+      ownerName: row.ownerName ?? "",
+      isStale: madeWith !== basis.madeWith || limitsOf !== basis.limitsOf,
+    }),
+  );
+}
+
+/** A page of the machines that are here, or of those that are not any more: last touched first. */
+export async function standingPage(
+  on: Executor,
+  asked: { readonly isHere: boolean; readonly after: Cursor | undefined; readonly limit: number },
+  basis: FactsBasis,
+): Promise<StandingRow[]> {
+  const { isHere, after, limit } = asked;
+  const beyond = after
+    ? sql`(${jobFacts.touchedAt}, ${jobFacts.jobId}) < (${after.touchedAt}::timestamptz, ${after.jobId})`
+    : undefined;
+  return standing(on, and(eq(jobFacts.isHere, isHere), beyond), basis, limit);
+}
+
+export async function standingOfJobs(
+  on: Executor,
+  jobIds: readonly number[],
+  basis: FactsBasis,
+): Promise<StandingRow[]> {
+  if (jobIds.length === 0) return [];
+  return standing(on, inArray(jobFacts.jobId, [...jobIds]), basis, jobIds.length);
+}
+
+/** How many machines are here, and how many have left. */
+export async function countFacts(on: Executor): Promise<{ readonly here: number; readonly gone: number }> {
+  const rows = await on
+    .select({ isHere: jobFacts.isHere, count: sql<number>`count(*)::int` })
+    .from(jobFacts)
+    .groupBy(jobFacts.isHere);
+  const of = (isHere: boolean): number => rows.find((row) => row.isHere === isHere)?.count ?? 0;
+  return { here: of(true), gone: of(false) };
+}
+
+const likeOf = (word: string): string => `%${word.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
+
+/** Jobs whose folded text holds every word: those on the bench first, then the last touched. */
+export async function searchFacts(
+  on: Executor,
+  words: readonly string[],
+  limit: number,
+): Promise<readonly Pick<StandingRow, "jobId" | "standing">[]> {
+  const rows = await on
+    .select({ jobId: jobFacts.jobId, standing: jobFacts.standing })
+    .from(jobFacts)
+    .where(
+      and(
+        ...words.map(
+          (word) => sql`${jobFacts.search} || ' ' || ${jobFacts.ownerSearch} like ${likeOf(word)}`,
+        ),
+      ),
+    )
+    .orderBy(desc(jobFacts.isHere), desc(jobFacts.touchedAt), desc(jobFacts.jobId))
+    .limit(limit);
+  return rows.map(({ jobId, standing: kept }) => ({ jobId, standing: kept as Standing }));
+}
+
+/** Jobs without facts, or whose facts were worked out with another knowledge: numbers in order, from `after` on. */
+export async function jobsToWorkOut(
+  on: Executor,
+  { madeWith, after, limit }: { readonly madeWith: string; readonly after: number; readonly limit: number },
+): Promise<number[]> {
+  const rows = await on
+    .select({ id: jobs.id })
+    .from(jobs)
+    .leftJoin(jobFacts, eq(jobFacts.jobId, jobs.id))
+    .where(and(sql`${jobs.id} > ${after}`, or(isNull(jobFacts.jobId), ne(jobFacts.madeWith, madeWith))))
+    .orderBy(asc(jobs.id))
+    .limit(limit);
+  return rows.map(({ id }) => id);
+}
+
+export async function countWithoutFacts(on: Executor): Promise<number> {
+  const rows = await on
+    .select({ count: sql<number>`count(*)::int` })
+    .from(jobs)
+    .leftJoin(jobFacts, eq(jobFacts.jobId, jobs.id))
+    .where(isNull(jobFacts.jobId));
+  return rows[0]?.count ?? 0;
+}

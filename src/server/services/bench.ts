@@ -1,0 +1,103 @@
+import type { Standing } from "@/core/job/standing";
+import {
+  type Cursor,
+  countFacts,
+  type StandingRow,
+  searchFacts,
+  standingOfJobs,
+  standingPage,
+} from "@/server/repositories/job-facts";
+import { factsBasis, folded, keepFactsOfJobs } from "./job-facts";
+import type { ShopContext } from "./shop-context";
+
+/** A machine as the Bench shows it. */
+export interface BenchJob {
+  readonly standing: Standing;
+  readonly ownerName: string;
+}
+
+/** A page of machines, how many there are in all, and where the next page begins. */
+export interface BenchPage {
+  readonly jobs: readonly BenchJob[];
+  readonly here: number;
+  readonly gone: number;
+  /** Null where this is the last page. */
+  readonly next: string | null;
+}
+
+/** More than a shop has standing about; what lies beyond is asked for. */
+const HERE_LIMIT = 200;
+const GONE_LIMIT = 50;
+
+/** What is asked of the Bench. */
+export type BenchAsked =
+  | { readonly list: "here" | "gone"; readonly after?: Cursor | undefined }
+  | { readonly jobId: number };
+
+/** Rows that were worked out with other limits or another knowledge are worked out again before they are shown. */
+async function upToDate(
+  rows: readonly StandingRow[],
+  shopContext: ShopContext,
+): Promise<readonly StandingRow[]> {
+  const stale = rows.filter(({ isStale }) => isStale).map(({ jobId }) => jobId);
+  if (stale.length === 0) return rows;
+  await keepFactsOfJobs(shopContext.db, stale, shopContext);
+  const again = await standingOfJobs(shopContext.db, stale, factsBasis(shopContext));
+  const byId = new Map(again.map((row) => [row.jobId, row]));
+  return rows.map((row) => byId.get(row.jobId) ?? row);
+}
+
+const CURSOR = /^(\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z)_(\d{1,9})$/;
+
+const cursorText = ({ touchedAt, jobId }: Cursor): string => `${touchedAt}_${jobId}`;
+
+/** @returns undefined where it is no cursor of ours */
+export function readCursor(text: string | null): Cursor | undefined {
+  const [, touchedAt = "", jobId] = CURSOR.exec(text ?? "") ?? [];
+  return jobId !== undefined && !Number.isNaN(Date.parse(touchedAt))
+    ? { touchedAt, jobId: Number(jobId) }
+    : undefined;
+}
+
+async function rowsAsked(asked: BenchAsked, shopContext: ShopContext) {
+  const { db } = shopContext;
+  const basis = factsBasis(shopContext);
+  if ("jobId" in asked) return { rows: await standingOfJobs(db, [asked.jobId], basis), next: null };
+  const isHere = asked.list === "here";
+  const limit = isHere ? HERE_LIMIT : GONE_LIMIT;
+  const rows = await standingPage(db, { isHere, after: asked.after, limit: limit + 1 }, basis);
+  const shown = rows.slice(0, limit);
+  const last = shown.at(-1);
+  return { rows: shown, next: rows.length > limit && last ? cursorText(last) : null };
+}
+
+/** Machines as the Bench shows them: those that are here, those that have left, or the one asked for. */
+export async function benchPage(asked: BenchAsked, shopContext: ShopContext): Promise<BenchPage> {
+  const { rows, next } = await rowsAsked(asked, shopContext);
+  const shown = await upToDate(rows, shopContext);
+  const jobs = shown.map(({ standing, ownerName }) => ({ standing, ownerName }));
+  return { jobs, next, ...(await countFacts(shopContext.db)) };
+}
+
+export interface JobHit {
+  readonly jobId: number;
+  readonly machine: string;
+  readonly tag: string;
+  readonly place: string;
+}
+
+const MOST_HITS = 8;
+const MOST_WORDS = 12;
+
+/** Jobs by number, tag, machine, place or owner: those on the bench first. */
+export async function findJobs(words: string, { db }: ShopContext): Promise<JobHit[]> {
+  const wanted = folded(words).split(/\s+/).filter(Boolean).slice(0, MOST_WORDS);
+  if (wanted.length === 0) return [];
+  const hits = await searchFacts(db, wanted, MOST_HITS);
+  return hits.map(({ jobId, standing: { takenIn } }) => ({
+    jobId,
+    machine: takenIn?.machine ?? "",
+    tag: takenIn?.tag ?? "",
+    place: takenIn?.place ?? "",
+  }));
+}

@@ -1,0 +1,87 @@
+import { createHash } from "node:crypto";
+import { type Lesson, lessonOf } from "@/core/isolation/lesson";
+import { countsOf } from "@/core/isolation/shop-counts";
+import { closedJobOf } from "@/core/job/isolation/closed-job";
+import type { JobView } from "@/core/job/log/reduce";
+import { isHere, type Standing, standingOf } from "@/core/job/standing";
+import type { Limits } from "@/core/knowledge/types";
+import type { Executor } from "@/server/db/executor";
+import { viewOf } from "@/server/queries/view-of";
+import { entriesOf } from "@/server/repositories/entries";
+import { type FactsBasis, type JobFacts, putFacts } from "@/server/repositories/job-facts";
+import { heldOwnerName, lockJob } from "@/server/repositories/jobs";
+import type { ShopContext } from "./shop-context";
+
+/** Raised whenever facts are worked out in another way: those kept are then worked out again. */
+const FACTS_VERSION = 1;
+
+type FactsContext = Pick<ShopContext, "knowledge" | "limits">;
+
+const limitsHashes = new WeakMap<Limits, string>();
+
+function hashOfLimits(limits: Limits): string {
+  const known = limitsHashes.get(limits);
+  if (known) return known;
+  const made = createHash("sha256").update(JSON.stringify(limits)).digest("hex").slice(0, 16);
+  limitsHashes.set(limits, made);
+  return made;
+}
+
+/** What facts are worked out with now. */
+export function factsBasis({ knowledge, limits }: FactsContext): FactsBasis {
+  return { madeWith: `${FACTS_VERSION}:${knowledge.version}`, limitsOf: hashOfLimits(limits) };
+}
+
+/** Text as it is searched: small letters, without their accents. */
+export function folded(text: string): string {
+  return text.normalize("NFKD").replace(/\p{M}/gu, "").toLocaleLowerCase("en");
+}
+
+function searchText(jobId: number, takenIn: Standing["takenIn"]): string {
+  const { machine = "", tag = "", place = "" } = takenIn ?? {};
+  return folded(["job", jobId, machine, tag, place].join(" "));
+}
+
+function lessonFrom(view: JobView, { knowledge }: FactsContext): Lesson | null {
+  const closed = closedJobOf(view, knowledge.faults);
+  return closed ? lessonOf(countsOf([closed], knowledge)) : null;
+}
+
+/** What is to be kept of a job beside its log. */
+export async function workOutFacts(on: Executor, view: JobView, context: FactsContext): Promise<JobFacts> {
+  const standing = standingOf(view);
+  const ownerId = view.takenIn?.ownerId ?? null;
+  const ownerName = ownerId === null ? "" : await heldOwnerName(on, ownerId);
+  return {
+    ...factsBasis(context),
+    jobId: view.jobId,
+    seq: view.seq,
+    isHere: isHere(standing),
+    touchedAt: view.ledger.at(-1)?.at ?? "1970-01-01T00:00:00.000Z",
+    ownerId,
+    search: searchText(view.jobId, standing.takenIn),
+    ownerSearch: folded(ownerName),
+    standing,
+    lesson: lessonFrom(view, context),
+  };
+}
+
+/** Keeps what is known of a job beside its log. The job is locked. */
+export async function keepFacts(tx: Executor, view: JobView, context: FactsContext): Promise<void> {
+  await putFacts(tx, await workOutFacts(tx, view, context));
+}
+
+/** Works the facts of some jobs out again from their logs, each lot in one transaction. */
+export async function keepFactsOfJobs(
+  db: Executor,
+  jobIds: readonly number[],
+  context: FactsContext,
+): Promise<void> {
+  const reducing = { ...context.knowledge, limits: context.limits };
+  await db.transaction(async (tx) => {
+    for (const jobId of [...jobIds].sort((one, other) => one - other)) {
+      if (!(await lockJob(tx, jobId))) continue;
+      await keepFacts(tx, viewOf(jobId, await entriesOf(tx, jobId), reducing), context);
+    }
+  });
+}
