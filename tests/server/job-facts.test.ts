@@ -45,8 +45,7 @@ async function newJob(change: object = {}): Promise<number> {
 }
 const post = (id: number, seq: number, kind: string, payload: object) =>
   call(postEntry, { params: { id: String(id) }, body: draft(seq, kind, payload) });
-const leave = (id: number) =>
-  post(id, 2, "signed-off", { minutes: 5, partsMinor: 0, watch: "" });
+const leave = (id: number) => post(id, 2, "signed-off", { minutes: 5, partsMinor: 0, watch: "" });
 
 const sorted = (counts: object) => JSON.parse(JSON.stringify(counts, undefined, 1));
 
