@@ -3,9 +3,9 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { PGlite } from "@electric-sql/pglite";
 import { describe, expect, it } from "vitest";
-import { Checkpoints } from "@/server/db/checkpoints";
 import { JournalFiles } from "@/server/db/journal-file";
 import { SYNCED_START, SyncedFolder } from "@/server/db/synced-folder";
+import { Upkeep } from "@/server/db/upkeep";
 import { isDiskFull, traceOf } from "@/server/http/fault";
 
 const COMMITS = 50;
@@ -30,14 +30,21 @@ describe("the embedded database", () => {
       await client.query("insert into t values ($1)", [commit]);
     expect(folder.syncs - before).toBeGreaterThanOrEqual(COMMITS);
     let now = 0;
-    const checkpoints = new Checkpoints(client, () => now);
-    await checkpoints.begin();
+    const upkeep = new Upkeep(client, () => now, ["t"]);
+    await upkeep.begin();
     now = 6 * 60_000;
-    expect(await checkpoints.look(), "nothing was written").toBe(false);
-    await client.query("insert into t values (1)");
-    expect(await checkpoints.look()).toBe(true);
-    expect(await checkpoints.look(), "just done").toBe(false);
-    await checkpoints.end();
+    expect(await upkeep.look(), "nothing was written").toBe("nothing");
+    await client.query("update t set a = a + 1");
+    expect(await upkeep.look()).toBe("written-back");
+    expect(await upkeep.look(), "just done").toBe("nothing");
+    now += 31 * 60_000;
+    expect(await upkeep.look(), "quiet for half an hour").toBe("swept");
+    expect(await upkeep.look(), "nothing was written since").toBe("nothing");
+    const { rows } = await client.query<{ live: string; swept: boolean }>(
+      "select reltuples::text as live, relallvisible = relpages as swept from pg_class where relname = 't'",
+    );
+    expect(rows[0]).toEqual({ live: String(COMMITS), swept: true });
+    await upkeep.end();
     await client.close();
     rmSync(root, { recursive: true });
   }, 60_000);

@@ -146,12 +146,14 @@ export function formatDay(day: string): string {
   return `${of("day")} ${of("month")} ${of("year")}`;
 }
 
+/** One a zone: making one takes as long as reading a job. */
+const dayFormats = new Map<string, Intl.DateTimeFormat>();
+
 /** Whether a calendar day or an instant falls on which day in the shop's zone: `2026-11-25`. */
 export function dayIn(iso: string, zone: string): string {
-  return new Intl.DateTimeFormat("en-CA", {
-    timeZone: zone,
-    year: "numeric",
-    month: "2-digit",
-    day: "2-digit",
-  }).format(new Date(iso));
+  const format =
+    dayFormats.get(zone) ??
+    new Intl.DateTimeFormat("en-CA", { timeZone: zone, year: "numeric", month: "2-digit", day: "2-digit" });
+  dayFormats.set(zone, format);
+  return format.format(new Date(iso));
 }

@@ -7,7 +7,6 @@ import { migrate as migrateServer } from "drizzle-orm/node-postgres/migrator";
 import { drizzle as drizzleEmbedded } from "drizzle-orm/pglite";
 import { migrate as migrateEmbedded } from "drizzle-orm/pglite/migrator";
 import pg from "pg";
-import { Checkpoints } from "./checkpoints";
 import type { Executor } from "./executor";
 import {
   beginMaking,
@@ -27,6 +26,7 @@ import { JournalFiles } from "./journal-file";
 import { lockFolder } from "./lock";
 import * as schema from "./schema";
 import { SYNCED_START, SyncedFolder } from "./synced-folder";
+import { Upkeep } from "./upkeep";
 
 export interface OpenDatabase {
   readonly db: Executor;
@@ -139,20 +139,25 @@ export async function openFolder(
       madeAt: new Date().toISOString(),
     };
     const journal = new Journal(client, files);
+    noteWrites(client, journal);
     const caught = await journal.open(marker.identity);
     if (caught.toDatabase > 0) tell(`${caught.toDatabase} lines of the journal were put back.`);
     for (const place of caught.damage) tell(`The journal cannot be read at ${place}: that line is left out.`);
     closeToOthers(folder);
     if (isUnfinished(folder)) markFinished(folder, marker);
-    const checkpoints = new Checkpoints(client);
-    await checkpoints.begin();
+    const upkeep = new Upkeep(client);
+    await upkeep.begin();
     return {
-      db: answeringAfter(db, () => journal.flush()),
+      db: answeringAfter(
+        db,
+        () => journal.note(),
+        () => journal.flush(),
+      ),
       engine: "embedded",
       written: () => journal.flush(),
       forgetOwner: (id, redact) => journal.forgetOwner(id, redact),
       close: async () => {
-        await checkpoints.end();
+        await upkeep.end();
         await journal.close();
         await client.close();
         closeToOthers(folder);
@@ -170,11 +175,22 @@ export async function openFolder(
   }
 }
 
+/** The journal hears of every statement that may have written, before whoever sent it does. */
+function noteWrites(client: PGlite, journal: Journal): void {
+  const query = client.query.bind(client);
+  client.query = async <T>(...given: Parameters<typeof query>) => {
+    const done = await query<T>(...given);
+    if (!/^\s*select/i.test(given[0])) journal.note();
+    return done;
+  };
+}
+
 /** The same database, whose transactions are over only when what they wrote stands in the journal. */
-function answeringAfter<T extends Executor>(db: T, written: () => Promise<void>): T {
+function answeringAfter<T extends Executor>(db: T, note: () => void, written: () => Promise<void>): T {
   const transact = db.transaction.bind(db);
   db.transaction = async (...given) => {
     const done = await transact(...given);
+    note();
     await written();
     return done;
   };

@@ -42,11 +42,18 @@ export class Journal {
   private written = 0;
   private waiting: Promise<void> | undefined;
   private sincePrune = 0;
+  /** Whether anything may have been written since the outbox was last read. */
+  private isOwed = true;
 
   constructor(
     private readonly client: PGlite,
     private readonly files: JournalFiles,
   ) {}
+
+  /** Something was written, or may have been: called before whoever wrote it goes on. */
+  note(): void {
+    this.isOwed = true;
+  }
 
   /**
    * Compares the two ends and brings whichever is short to the other.
@@ -111,7 +118,12 @@ export class Journal {
   }
 
   private async write(): Promise<void> {
-    const lines = await this.outbox();
+    if (!this.isOwed) return;
+    this.isOwed = false;
+    const lines = await this.outbox().catch((error: unknown) => {
+      this.isOwed = true;
+      throw error;
+    });
     const last = lines.at(-1);
     if (!last) return;
     this.files.append(lines);

@@ -2,8 +2,8 @@ import { sql } from "drizzle-orm";
 import type { JobContext, JobView } from "@/core/job/log/reduce";
 import type { Executor } from "@/server/db/executor";
 import { jobs } from "@/server/db/schema";
-import { entriesOf } from "@/server/repositories/entries";
 import { ownerById } from "@/server/repositories/jobs";
+import { committedLog } from "@/server/repositories/known-logs";
 import { viewOf } from "./view-of";
 
 /** A job as its own pages show it: the contact is asked for nowhere else. */
@@ -14,16 +14,16 @@ export interface JobWithContact {
 }
 
 export async function jobView(
-  on: Executor,
+  db: Executor,
   jobId: number,
   shopContext: JobContext,
 ): Promise<JobWithContact | undefined> {
-  const entries = await entriesOf(on, jobId);
+  const entries = await committedLog(db, jobId);
   // A job begins with its first line, in one transaction.
   if (entries.length === 0) return undefined;
   const view = viewOf(jobId, entries, shopContext);
   const ownerId = view.takenIn?.ownerId ?? null;
-  const owner = ownerId === null ? undefined : await ownerById(on, ownerId);
+  const owner = ownerId === null ? undefined : await ownerById(db, ownerId);
   return { view, ownerName: owner?.name ?? "", ownerContact: owner?.contact ?? "" };
 }
 

@@ -1,4 +1,4 @@
-import { and, asc, eq, gte, inArray } from "drizzle-orm";
+import { and, asc, eq, gt, gte, inArray } from "drizzle-orm";
 import type { Entry, NewEntry } from "@/core/job/log/entry";
 import { STAGES } from "@/core/job/stages";
 import { currentVersion, readLine } from "@/log/read-payload";
@@ -28,7 +28,16 @@ function toEntry(row: Row): Entry {
 }
 
 export async function entriesOf(on: Executor, jobId: number): Promise<Entry[]> {
-  const rows = await on.select().from(entries).where(eq(entries.jobId, jobId)).orderBy(asc(entries.seq));
+  return entriesAfter(on, jobId, 0);
+}
+
+/** Lines of a log after a given one, in order. */
+export async function entriesAfter(on: Executor, jobId: number, seq: number): Promise<Entry[]> {
+  const rows = await on
+    .select()
+    .from(entries)
+    .where(and(eq(entries.jobId, jobId), gt(entries.seq, seq)))
+    .orderBy(asc(entries.seq));
   return rows.map(toEntry);
 }
 

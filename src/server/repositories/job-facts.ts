@@ -39,6 +39,20 @@ export async function putFacts(on: Executor, facts: JobFacts): Promise<void> {
   await on.insert(jobFacts).values(facts).onConflictDoUpdate({ target: jobFacts.jobId, set: rest });
 }
 
+/** @returns false where the job has none yet */
+export async function changeFacts(
+  on: Executor,
+  facts: Partial<JobFacts> & Pick<JobFacts, "jobId">,
+): Promise<boolean> {
+  const { jobId, ...rest } = facts;
+  const changed = await on
+    .update(jobFacts)
+    .set(rest)
+    .where(eq(jobFacts.jobId, jobId))
+    .returning({ jobId: jobFacts.jobId });
+  return changed.length === 1;
+}
+
 async function standing(on: Executor, where: SQL | undefined, basis: FactsBasis, limit: number) {
   const rows = await on
     .select({

@@ -29,9 +29,19 @@ function salvage(kept: object): Pick<ReadSettings, "value" | "unreadable"> {
     : { value: DEFAULT_SETTINGS, unreadable: Object.keys(DEFAULT_SETTINGS) };
 }
 
-/** The shop's settings; version 0 while nothing was ever set. What cannot be read takes nothing else down. */
+type Row = typeof settings.$inferSelect;
+
+/** The shop's settings as they are kept; undefined while nothing was ever set. */
+export async function settingsRow(on: Executor): Promise<Row | undefined> {
+  return (await on.select().from(settings).where(eq(settings.id, 1)))[0];
+}
+
 export async function readSettings(on: Executor): Promise<ReadSettings> {
-  const row = (await on.select().from(settings).where(eq(settings.id, 1)))[0];
+  return settingsFrom(await settingsRow(on));
+}
+
+/** The shop's settings; version 0 while nothing was ever set. What cannot be read takes nothing else down. */
+export function settingsFrom(row: Row | undefined): ReadSettings {
   if (!row) return { value: DEFAULT_SETTINGS, version: 0, unreadable: [] };
   // A setting that came with a later version has its default until it is set.
   const kept = typeof row.value === "object" && row.value !== null ? row.value : {};

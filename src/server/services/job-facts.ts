@@ -8,7 +8,7 @@ import type { Limits } from "@/core/knowledge/types";
 import type { Executor } from "@/server/db/executor";
 import { viewOf } from "@/server/queries/view-of";
 import { entriesOf } from "@/server/repositories/entries";
-import { type FactsBasis, type JobFacts, putFacts } from "@/server/repositories/job-facts";
+import { changeFacts, type FactsBasis, type JobFacts, putFacts } from "@/server/repositories/job-facts";
 import { heldOwnerName, lockJob } from "@/server/repositories/jobs";
 import type { ShopContext } from "./shop-context";
 
@@ -47,27 +47,39 @@ function lessonFrom(view: JobView, { knowledge }: FactsContext): Lesson | null {
   return closed ? lessonOf(countsOf([closed], knowledge)) : null;
 }
 
-/** What is to be kept of a job beside its log. */
-export async function workOutFacts(on: Executor, view: JobView, context: FactsContext): Promise<JobFacts> {
+function withoutOwner(view: JobView, context: FactsContext): Omit<JobFacts, "ownerId" | "ownerSearch"> {
   const standing = standingOf(view);
-  const ownerId = view.takenIn?.ownerId ?? null;
-  const ownerName = ownerId === null ? "" : await heldOwnerName(on, ownerId);
   return {
     ...factsBasis(context),
     jobId: view.jobId,
     seq: view.seq,
     isHere: isHere(standing),
     touchedAt: view.ledger.at(-1)?.at ?? "1970-01-01T00:00:00.000Z",
-    ownerId,
     search: searchText(view.jobId, standing.takenIn),
-    ownerSearch: folded(ownerName),
     standing,
     lesson: lessonFrom(view, context),
   };
 }
 
-/** Keeps what is known of a job beside its log. The job is locked. */
-export async function keepFacts(tx: Executor, view: JobView, context: FactsContext): Promise<void> {
+/** What is to be kept of a job beside its log. */
+export async function workOutFacts(on: Executor, view: JobView, context: FactsContext): Promise<JobFacts> {
+  const ownerId = view.takenIn?.ownerId ?? null;
+  const ownerName = ownerId === null ? "" : await heldOwnerName(on, ownerId);
+  return { ...withoutOwner(view, context), ownerId, ownerSearch: folded(ownerName) };
+}
+
+/**
+ * Keeps what is known of a job beside its log. The job is locked.
+ * @param before the job as its facts have it now, where that is known: the same owner is not looked up again
+ */
+export async function keepFacts(
+  tx: Executor,
+  view: JobView,
+  context: FactsContext,
+  before?: JobView,
+): Promise<void> {
+  const isSameOwner = before?.takenIn != null && before.takenIn.seq === view.takenIn?.seq;
+  if (isSameOwner && (await changeFacts(tx, withoutOwner(view, context)))) return;
   await putFacts(tx, await workOutFacts(tx, view, context));
 }
 

@@ -7,8 +7,9 @@ import { guardEntry } from "@/log/guards";
 import { keepable } from "@/log/read-payload";
 import type { Executor } from "@/server/db/executor";
 import { viewOf } from "@/server/queries/view-of";
-import { appendEntry, entriesOf, entryById } from "@/server/repositories/entries";
+import { appendEntry, entryById } from "@/server/repositories/entries";
 import { lockJob } from "@/server/repositories/jobs";
+import { committedLog, wholeLog } from "@/server/repositories/known-logs";
 import { announce } from "./changes";
 import { completeEntry, type Draft } from "./complete-entry";
 import { contentHash } from "./content-hash";
@@ -74,7 +75,7 @@ async function repeated(
         draft.entryId,
       ),
     );
-  return ok(viewIn(jobId, await entriesOf(on, jobId), shopContext));
+  return ok(viewIn(jobId, await wholeLog(shopContext.db, jobId, on), shopContext));
 }
 
 /** Kinds that take reasoning of a second or more: the job is not locked, nor a connection held, meanwhile. */
@@ -82,7 +83,7 @@ const REASONED: ReadonlySet<Entry["kind"]> = new Set<Entry["kind"]>(["decision"]
 
 /** An entry completed from the log that its poster saw; nothing where that log is not the one that stands now. */
 async function completedAhead(jobId: number, draft: EntryDraft, now: string, shopContext: ShopContext) {
-  const entries = await entriesOf(shopContext.db, jobId);
+  const entries = await committedLog(shopContext.db, jobId);
   if (entries.length === 0 || entries.length !== draft.expectedSeq) return undefined;
   const view = viewIn(jobId, entries, shopContext);
   return completeEntry(draft, { view, on: shopContext.db, now, shopContext });
@@ -100,7 +101,7 @@ export async function recordEntry(
 ): Promise<Result<JobView>> {
   const ahead = REASONED.has(draft.kind) ? await completedAhead(jobId, draft, now, shopContext) : undefined;
   const kept = await shopContext.db.transaction((tx) =>
-    recordWithin(tx, jobId, draft, now, shopContext, { ahead }),
+    recordWithin(tx, jobId, draft, now, shopContext, { ahead, isAlone: true }),
   );
   if (kept.ok) announce({ jobId, seq: kept.value.seq });
   return kept;
@@ -111,6 +112,8 @@ interface Within {
   readonly postedHash?: string;
   /** What the entry was completed to before the job was locked. */
   readonly ahead?: Awaited<ReturnType<typeof completeEntry>> | undefined;
+  /** Nothing else is written in this transaction. */
+  readonly isAlone?: boolean;
 }
 
 /** The same, inside a transaction that the caller has open. */
@@ -120,12 +123,12 @@ export async function recordWithin(
   draft: EntryDraft,
   now: string,
   shopContext: ShopContext,
-  { postedHash = hashOf(draft), ahead }: Within = {},
+  { postedHash = hashOf(draft), ahead, isAlone = false }: Within = {},
 ): Promise<Result<JobView>> {
   if (!(await lockJob(tx, jobId))) return noSuchJob(jobId);
   const before = await repeated(tx, jobId, draft, postedHash, shopContext);
   if (before) return before;
-  const entries = await entriesOf(tx, jobId);
+  const entries = await (isAlone ? committedLog : wholeLog)(shopContext.db, jobId, tx);
   const isBehind = entries.length !== draft.expectedSeq;
   if (isBehind && !(NAMES_ITS_LINE.has(draft.kind) && entries.length > draft.expectedSeq))
     return stale(jobId, entries, draft);
@@ -161,6 +164,6 @@ export async function recordWithin(
   };
   const appended = await appendEntry(tx, place, entry);
   const then = viewIn(jobId, [...entries, appended], shopContext);
-  await keepFacts(tx, then, shopContext);
+  await keepFacts(tx, then, shopContext, view);
   return ok(then);
 }

@@ -6,7 +6,7 @@ import { cardOf, type ToolCard } from "@/core/tools/tool";
 import type { Executor } from "@/server/db/executor";
 import { shopDatabase } from "@/server/db/shop-database";
 import { readCounts } from "@/server/queries/shop-counts";
-import { type ReadSettings, readSettings } from "@/server/repositories/settings";
+import { type ReadSettings, settingsFrom, settingsRow } from "@/server/repositories/settings";
 import { allTools } from "@/tools/registry";
 import { shopKnowledge } from "./knowledge";
 
@@ -35,13 +35,26 @@ function withLimits(
   return { limits: shipped.value, settings: { ...read, unreadable } };
 }
 
-export async function shopContextOn(db: Executor): Promise<ShopContext> {
+type Settled = Omit<ShopContext, "db" | "counts">;
+
+async function settle(row: Awaited<ReturnType<typeof settingsRow>>): Promise<Settled> {
   const knowledge = shopKnowledge();
-  const { limits, settings } = withLimits(knowledge, await readSettings(db));
-  const counts = settings.value.usesCounts ? await readCounts(db) : undefined;
+  const { limits, settings } = withLimits(knowledge, settingsFrom(row));
   const parameters = parametersOf(knowledge.parameters);
   const tools = (await allTools()).map(cardOf);
-  return { db, knowledge, settings, limits, parameters, tools, counts };
+  return { knowledge, settings, limits, parameters, tools };
+}
+
+/** What follows from the settings, worked out once for as long as they stand as they are. */
+let last: { readonly from: string; readonly settled: Settled } | undefined;
+
+export async function shopContextOn(db: Executor): Promise<ShopContext> {
+  const row = await settingsRow(db);
+  const from = JSON.stringify(row ?? null);
+  if (last?.from !== from) last = { from, settled: await settle(row) };
+  const { settled } = last;
+  const counts = settled.settings.value.usesCounts ? await readCounts(db) : undefined;
+  return { db, ...settled, counts };
 }
 
 export async function readShopContext(): Promise<ShopContext> {
