@@ -18,7 +18,7 @@ import { sql } from "drizzle-orm";
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { openFolder } from "@/server/db/connect";
 import { FolderTrouble, inspectFolder } from "@/server/db/folder";
-import { readLineText } from "@/server/db/journal-file";
+import { readLineText } from "@/server/db/journal-line";
 import { setDatabase } from "@/server/db/shop-database";
 import { countJobs } from "@/server/queries/jobs";
 import { entriesOf } from "@/server/repositories/entries";

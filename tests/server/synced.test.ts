@@ -1,10 +1,12 @@
-import { cpSync, mkdtempSync, rmSync } from "node:fs";
+import { cpSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { PGlite } from "@electric-sql/pglite";
+import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { JournalFiles } from "@/server/db/journal-file";
 import { SYNCED_START, SyncedFolder } from "@/server/db/synced-folder";
+import { lastLine, textLines } from "@/server/db/text-lines";
 import { Upkeep } from "@/server/db/upkeep";
 import { isDiskFull, traceOf } from "@/server/http/fault";
 
@@ -70,24 +72,53 @@ describe("the embedded database", () => {
 });
 
 describe("the journal's files", () => {
+  async function* one<T>(only: T): AsyncGenerator<T> {
+    yield only;
+  }
   const line = (n: number, day: string) => ({ n, at: `${day}T09:00:00.000Z`, table: "jobs", row: { id: n } });
 
-  it("keep lines in order over days, clocks set back and whole copies, and leave a damaged line out by name", () => {
+  it("keep lines in order over days, clocks set back and whole copies, and leave a damaged line out by name", async () => {
     const root = mkdtempSync(join(tmpdir(), "spindle-journal-"));
     const files = new JournalFiles(root, () => undefined);
     files.append([line(1, "2026-11-24"), line(2, "2026-11-25")]);
     files.append([line(3, "2026-11-24")]);
-    files.writeCopy("2026-11-25", [line(3, "2026-11-25")]);
+    await files.writeCopy("2026-11-25", 3, one(line(3, "2026-11-25")));
     files.append([line(4, "2026-11-25"), line(5, "2026-11-26")]);
     files.close();
     const again = new JournalFiles(root, () => undefined);
     expect(again.lastNumber()).toBe(5);
-    expect(again.linesAfter(0).lines.map(({ n }) => n)).toEqual([1, 2, 3, 3, 4, 5]);
-    expect(again.linesAfter(0, true).lines.map(({ n }) => n)).toEqual([3, 4, 5]);
-    expect(again.linesAfter(3).lines.map(({ n }) => n)).toEqual([4, 5]);
-    again.rewrite((one) => (one.n === 4 ? { ...one, row: { id: "gone" } } : one));
-    expect(again.linesAfter(3).lines[0]?.row).toEqual({ id: "gone" });
+    const numbers = (from: number | "copy"): number[] => [...again.linesAfter(from)].map(({ n }) => n);
+    expect(numbers(0)).toEqual([1, 2, 3, 3, 4, 5]);
+    expect(numbers("copy")).toEqual([3, 4, 5]);
+    expect(numbers(3)).toEqual([4, 5]);
+    expect(numbers(4)).toEqual([5]);
+    again.rewrite((it) => (it.n === 4 ? { ...it, row: { id: "gone" } } : it));
+    expect([...again.linesAfter(3)][0]?.row).toEqual({ id: "gone" });
+    const [first = ""] = again.names();
+    writeFileSync(join(root, first), `no line of ours\n${readFileSync(join(root, first), "utf8")}`);
+    const damage: string[] = [];
+    expect([...again.linesAfter(0, (place) => damage.push(place))].map(({ n }) => n)).toContain(1);
+    expect(damage).toEqual([`${first}, line 1`]);
     rmSync(root, { recursive: true });
+  });
+
+  it("are read in pieces, from the front and from the end, whatever their lines are like", () => {
+    const path = join(mkdtempSync(join(tmpdir(), "spindle-lines-")), "lines");
+    const text = fc.oneof(
+      fc.string({ unit: "grapheme", maxLength: 40 }),
+      fc.nat(1_500_000).map((length) => "µ".repeat(length)),
+    );
+    const oneLine = text.map((given) => given.replaceAll("\n", ""));
+    fc.assert(
+      fc.property(fc.array(oneLine, { maxLength: 8 }), oneLine, (lines, torn) => {
+        writeFileSync(path, lines.map((given) => `${given}\n`).join("") + torn);
+        expect([...textLines(path)]).toEqual(lines);
+        const last = lastLine(path);
+        expect(last?.text).toBe(lines.at(-1));
+        expect(last?.end ?? 0).toBe(statSync(path).size - Buffer.byteLength(torn));
+      }),
+      { numRuns: 40 },
+    );
   });
 
   it("tell of a sync that fails, and never answer as if it had not", () => {

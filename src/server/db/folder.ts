@@ -9,12 +9,12 @@ import {
   openSync,
   readdirSync,
   readFileSync,
-  renameSync,
   rmSync,
   statSync,
   writeFileSync,
 } from "node:fs";
 import { join } from "node:path";
+import { SyncedFile } from "./synced-file";
 
 /** A data folder that cannot be used: one sentence, and an exit code of its own. Nothing in it was changed. */
 export class FolderTrouble extends Error {
@@ -91,11 +91,13 @@ export function syncTree(path: string): void {
 
 /** Writes a file whole or not at all, on the disk when this returns. Readable by its owner only. */
 export function writeSynced(path: string, content: string): void {
-  const aside = `${path}.${randomUUID()}`;
-  writeFileSync(aside, content, { mode: 0o600 });
-  syncPath(aside);
-  renameSync(aside, path);
-  syncPath(join(path, ".."));
+  const file = new SyncedFile(path);
+  try {
+    file.add(content);
+    file.finish();
+  } finally {
+    file.drop();
+  }
 }
 
 /** Files 600, folders 700, whatever was there before: the engine gives its files rights of its own. */

@@ -1,4 +1,3 @@
-import { createHash } from "node:crypto";
 import {
   closeSync,
   existsSync,
@@ -15,56 +14,19 @@ import {
 } from "node:fs";
 import { join } from "node:path";
 import { writeSynced } from "./folder";
-
-/** One thing that was committed: a row as it stood then. */
-export interface JournalLine {
-  /** Its number, given inside the transaction, without gaps. All lines of a whole copy carry the number it was taken at. */
-  readonly n: number;
-  /** UTC, ISO 8601. */
-  readonly at: string;
-  readonly table: string;
-  readonly row: Readonly<Record<string, unknown>>;
-}
+import { type JournalLine, lineText, readLineText } from "./journal-line";
+import { SyncedFile } from "./synced-file";
+import { lastLine, textLines } from "./text-lines";
 
 const END = ".ndjson";
 const FORGETTING = "forgetting.json";
 const OWN = "belongs-to.txt";
-const SUM_LENGTH = 16;
-const LINE = /^\{"sum":"([0-9a-f]{16})",(.*\})$/;
 
 /** "~" sorts after ".": a copy stands after the lines of its day, and what follows it after the copy. */
 const isCopy = (name: string): boolean => /~whole-\d+\.ndjson$/.test(name);
 
-function sumOf(rest: string): string {
-  return createHash("sha256").update(rest).digest("hex").slice(0, SUM_LENGTH);
-}
-
-/** A line of JSON that begins with the checksum of the rest of it. */
-export function lineText({ n, at, table, row }: JournalLine): string {
-  const rest = JSON.stringify({ n, at, table, row }).slice(1);
-  return `{"sum":"${sumOf(rest)}",${rest}\n`;
-}
-
-/** @returns undefined where the line is not whole */
-export function readLineText(text: string): JournalLine | undefined {
-  const [, sum, rest] = LINE.exec(text) ?? [];
-  if (sum === undefined || rest === undefined || sumOf(rest) !== sum) return undefined;
-  return JSON.parse(`{${rest}`) as JournalLine;
-}
-
-/** Lines that were read back, and where a file is damaged in the middle. */
-export interface ReadJournal {
-  readonly lines: readonly JournalLine[];
-  readonly damage: readonly string[];
-}
-
-/** Length of the part of a file up to its last whole line: what comes after was never acknowledged. */
-function wholeLength(bytes: Buffer): number {
-  const end = bytes.lastIndexOf(10) + 1;
-  if (end === 0) return 0;
-  const start = bytes.lastIndexOf(10, end - 2) + 1;
-  return readLineText(bytes.subarray(start, end - 1).toString("utf8")) ? end : start;
-}
+/** Lines of one file or several, in order; where one is damaged in the middle, its place is told. */
+type Damaged = (place: string) => void;
 
 /**
  * The journal beside the database: a file a day, a line for whatever was committed, on the disk before anybody is told.
@@ -88,48 +50,61 @@ export class JournalFiles {
       .sort();
   }
 
-  /** Cuts a torn end off the newest file. */
+  private path(name: string): string {
+    return join(this.folder, name);
+  }
+
+  /** Cuts a torn end off the newest file: what was cut was never acknowledged. */
   mend(): void {
     const name = this.names().at(-1);
     if (name === undefined) return;
-    const bytes = readFileSync(join(this.folder, name));
-    const length = wholeLength(bytes);
-    if (length === bytes.length) return;
-    const handle = openSync(join(this.folder, name), "r+");
-    ftruncateSync(handle, length);
-    fsyncSync(handle);
-    closeSync(handle);
+    const handle = openSync(this.path(name), "r+");
+    try {
+      const last = lastLine(this.path(name));
+      const length = last ? (readLineText(last.text) ? last.end : last.start) : 0;
+      if (length === fstatSync(handle).size) return;
+      ftruncateSync(handle, length);
+      fsyncSync(handle);
+    } finally {
+      closeSync(handle);
+    }
   }
 
-  private read(name: string): ReadJournal {
-    const texts = readFileSync(join(this.folder, name), "utf8").split("\n").slice(0, -1);
-    const damage: string[] = [];
-    const lines = texts.flatMap((text, index) => {
+  private *read(name: string, damaged: Damaged = () => undefined): Generator<JournalLine> {
+    let number = 0;
+    for (const text of textLines(this.path(name))) {
+      number += 1;
       const line = readLineText(text);
-      if (!line) damage.push(`${name}, line ${index + 1}`);
-      return line ?? [];
-    });
-    return { lines, damage };
+      if (line) yield line;
+      else damaged(`${name}, line ${number}`);
+    }
+  }
+
+  private lastOf(name: string): JournalLine | undefined {
+    const last = readLineText(lastLine(this.path(name))?.text ?? "");
+    return last ?? [...this.read(name)].at(-1);
+  }
+
+  private firstOf(name: string): JournalLine | undefined {
+    return this.read(name).next().value ?? undefined;
   }
 
   /** Number of the newest line; 0 where there is none. */
   lastNumber(): number {
     for (const name of this.names().reverse()) {
-      const last = this.read(name).lines.at(-1);
+      const last = this.lastOf(name);
       if (last) return last.n;
     }
     return 0;
   }
 
-  /** All lines after a number, from the newest whole copy on when that is asked for. */
-  linesAfter(n: number, fromCopy = false): ReadJournal {
+  /** All lines after a number, or from the newest whole copy on; files that end before it are not opened. */
+  *linesAfter(n: number | "copy", damaged?: Damaged): Generator<JournalLine> {
     const names = this.names();
-    const from = fromCopy ? Math.max(0, names.findLastIndex(isCopy)) : 0;
-    const read = names.slice(from).map((name) => this.read(name));
-    return {
-      lines: read.flatMap(({ lines }) => lines.filter((line) => line.n > n || (fromCopy && line.n === n))),
-      damage: read.flatMap(({ damage }) => damage),
-    };
+    const isBefore = (name: string): boolean =>
+      n === "copy" ? isCopy(name) : (this.firstOf(name)?.n ?? Number.POSITIVE_INFINITY) <= n;
+    for (const name of names.slice(Math.max(0, names.findLastIndex(isBefore))))
+      for (const line of this.read(name, damaged)) if (n === "copy" || line.n > n) yield line;
   }
 
   /** Appends lines of one or more days and brings them to the disk; what was written in part is taken back. */
@@ -173,22 +148,40 @@ export class JournalFiles {
     closeSync(handle);
   }
 
-  /** Begins the journal anew with every row of the shop. */
-  writeCopy(day: string, lines: readonly JournalLine[]): void {
+  /**
+   * Begins the journal anew with every row of the shop, as they come.
+   * @param n the number that the copy is taken at
+   */
+  async writeCopy(day: string, n: number, lines: AsyncIterable<JournalLine>): Promise<void> {
     this.close();
-    const number = String(lines[0]?.n ?? 0).padStart(12, "0");
-    writeSynced(join(this.folder, `${day}~whole-${number}${END}`), lines.map(lineText).join(""));
+    const number = String(n).padStart(12, "0");
+    const file = new SyncedFile(this.path(`${day}~whole-${number}${END}`));
+    try {
+      for await (const line of lines) file.add(lineText(line));
+      file.finish();
+    } finally {
+      file.drop();
+    }
   }
 
   /** Rewrites every file that holds a line to be changed: new file, sync, rename. */
   rewrite(change: (line: JournalLine) => JournalLine): void {
     this.close();
     for (const name of this.names()) {
-      const { lines } = this.read(name);
-      const changed = lines.map(change);
-      if (changed.some((line, index) => line !== lines[index]))
-        writeSynced(join(this.folder, name), changed.map(lineText).join(""));
+      if (!this.holds(name, change)) continue;
+      const file = new SyncedFile(this.path(name));
+      try {
+        for (const line of this.read(name)) file.add(lineText(change(line)));
+        file.finish();
+      } finally {
+        file.drop();
+      }
     }
+  }
+
+  private holds(name: string, change: (line: JournalLine) => JournalLine): boolean {
+    for (const line of this.read(name)) if (change(line) !== line) return true;
+    return false;
   }
 
   /** Whose journal this is; it takes the first name that it is given. */

@@ -43,7 +43,7 @@ ${JOURNALLED.map(
 ).join("\n")}
 `;
 
-/** Puts a row back as it stood; one that is there already is brought to what the line says, log lines stay as they are. */
+/** Puts rows back as they stood; one that is there already is brought to what its line says, log lines stay as they are. */
 export function putBackSql(table: string, key: string, columns: readonly string[]): string {
   const others = columns.filter((column) => column !== key);
   const isLog = table === "entries" || table === "loose_readings";
@@ -52,5 +52,5 @@ export function putBackSql(table: string, key: string, columns: readonly string[
       ? "do nothing"
       : `do update set ${others.map((column) => `"${column}" = excluded."${column}"`).join(", ")}`;
   return `insert into ${table} overriding system value
-    select * from jsonb_populate_record(null::${table}, $1::jsonb) on conflict (${key}) ${onConflict}`;
+    select * from jsonb_populate_recordset(null::${table}, $1::jsonb) on conflict (${key}) ${onConflict}`;
 }

@@ -1,5 +1,6 @@
 import type { PGlite, Transaction } from "@electric-sql/pglite";
-import type { JournalFiles, JournalLine } from "./journal-file";
+import type { JournalFiles } from "./journal-file";
+import type { JournalLine } from "./journal-line";
 import { JOURNAL_SQL, JOURNALLED, putBackSql } from "./journal-sql";
 
 interface OutboxRow {
@@ -24,14 +25,33 @@ export class OtherShop extends Error {}
 
 const PRUNE_FROM = 500;
 
-/** What is worked out from the log is worked out again for the jobs, and the owners' jobs, that lines were put back of. */
-async function dropFactsOf(tx: Transaction, lines: readonly JournalLine[]): Promise<void> {
-  const idsIn = (table: string, column: string): string =>
-    `{${[...new Set(lines.filter((line) => line.table === table).map(({ row }) => Number(row[column])))].join(",")}}`;
-  await tx.query("delete from job_facts where job_id = any($1::int[]) or owner_id = any($2::int[])", [
-    idsIn("entries", "job_id"),
-    idsIn("owners", "id"),
-  ]);
+const LOT = 500;
+
+/** Lines of one table that follow each other, so many at a time. */
+function* lotsOf(lines: Iterable<JournalLine>): Generator<readonly JournalLine[]> {
+  let lot: JournalLine[] = [];
+  for (const line of lines) {
+    if (lot.length > 0 && (lot.length === LOT || lot[0]?.table !== line.table)) {
+      yield lot;
+      lot = [];
+    }
+    lot.push(line);
+  }
+  if (lot.length > 0) yield lot;
+}
+
+/** Every row of the shop, parents before what refers to them, a lot of them in memory. */
+async function* everyRow(tx: Transaction, n: number, at: string): AsyncGenerator<JournalLine> {
+  for (const [table, key] of JOURNALLED) {
+    const order = table === "entries" ? "job_id, seq" : key;
+    await tx.exec(`declare every_row cursor for select to_jsonb(t) as row from ${table} t order by ${order}`);
+    for (;;) {
+      const { rows } = await tx.query<{ row: JournalLine["row"] }>(`fetch ${LOT} from every_row`);
+      if (rows.length === 0) break;
+      for (const { row } of rows) yield { n, at, table, row };
+    }
+    await tx.exec("close every_row");
+  }
 }
 
 /**
@@ -72,11 +92,13 @@ export class Journal {
     const before = this.files.lastNumber();
     const head = await this.head();
     if (before > head) {
-      const { lines, damage } = this.files.linesAfter(head, head === 0);
-      await this.playIn(lines);
+      const damage: string[] = [];
+      const toDatabase = await this.playIn(
+        this.files.linesAfter(head === 0 ? "copy" : head, (place) => damage.push(place)),
+      );
       this.written = before;
       await this.finishForgetting(this.files.forgetting());
-      return { toJournal: 0, toDatabase: lines.length, damage };
+      return { toJournal: 0, toDatabase, damage };
     }
     this.written = before;
     const owed = await this.outbox();
@@ -141,47 +163,56 @@ export class Journal {
   /** A whole copy of the shop, as the journal's new beginning. */
   async copyWhole(): Promise<void> {
     const at = new Date().toISOString();
-    const lines = await this.client.transaction(async (tx) => {
+    this.written = await this.client.transaction(async (tx) => {
       const { rows } = await tx.query<{ n: string }>("select n::text from journal_head");
       const n = Number(rows[0]?.n ?? 0);
-      const all: JournalLine[] = [];
-      for (const [table] of JOURNALLED) {
-        const order = table === "entries" ? "job_id, seq" : "1";
-        const found = await tx.query<{ row: Record<string, unknown> }>(
-          `select to_jsonb(t) as row from ${table} t order by ${order}`,
-        );
-        all.push(...found.rows.map(({ row }) => ({ n, at, table, row })));
-      }
-      return { n, all };
+      await this.files.writeCopy(at.slice(0, 10), n, everyRow(tx, n, at));
+      return n;
     });
-    this.files.writeCopy(at.slice(0, 10), lines.all);
-    this.written = lines.n;
   }
 
-  /** Plays lines in, all or none of them, without noting them again. */
-  private async playIn(lines: readonly JournalLine[]): Promise<void> {
+  /** Plays lines in, all or none of them, without noting them again. @returns how many there were */
+  private async playIn(lines: Iterable<JournalLine>): Promise<number> {
     const columns = new Map<string, string[]>();
     const { rows } = await this.client.query<{ table_name: string; column_name: string }>(
       "select table_name, column_name from information_schema.columns where table_schema = 'public'",
     );
     for (const { table_name, column_name } of rows)
       columns.set(table_name, [...(columns.get(table_name) ?? []), column_name]);
-    const sqlOf = new Map<string, string>(
-      JOURNALLED.map(([table, key]) => [table, putBackSql(table, key, columns.get(table) ?? [])]),
+    const putBack = new Map(
+      JOURNALLED.map(([table, key]) => [
+        table as string,
+        { key, sql: putBackSql(table, key, columns.get(table) ?? []) },
+      ]),
     );
-    await this.client.transaction(async (tx) => {
+    return this.client.transaction(async (tx) => {
       await tx.exec("set local good_spindle.playing_in = 'yes'");
-      for (const { table, row } of lines) {
-        const sql = sqlOf.get(table);
-        if (sql) await tx.query(sql, [JSON.stringify(row)]);
+      const touched = { jobs: new Set<unknown>(), owners: new Set<unknown>() };
+      let [count, last] = [0, 0];
+      for (const lot of lotsOf(lines)) {
+        const { table = "", n = 0 } = lot.at(-1) ?? {};
+        const of = putBack.get(table);
+        // Of several states of one row the last one counts.
+        const states = new Map(lot.map(({ row }) => [of ? row[of.key] : undefined, row]));
+        if (of) await tx.query(of.sql, [JSON.stringify([...states.values()])]);
+        for (const { row } of lot) {
+          if (table === "entries") touched.jobs.add(row["job_id"]);
+          if (table === "owners") touched.owners.add(row["id"]);
+        }
+        count += lot.length;
+        last = n;
       }
-      await dropFactsOf(tx, lines);
+      await tx.query("delete from job_facts where job_id = any($1::int[]) or owner_id = any($2::int[])", [
+        `{${[...touched.jobs].join(",")}}`,
+        `{${[...touched.owners].join(",")}}`,
+      ]);
       for (const table of ["jobs", "owners"])
         await tx.exec(
           `select setval(pg_get_serial_sequence('${table}', 'id'), most)
            from (select max(id) as most from ${table}) t where most is not null`,
         );
-      await tx.query("update journal_head set n = $1", [lines.at(-1)?.n ?? 0]);
+      await tx.query("update journal_head set n = $1", [last]);
+      return count;
     });
   }
 

@@ -1,0 +1,31 @@
+import { createHash } from "node:crypto";
+
+/** One thing that was committed: a row as it stood then. */
+export interface JournalLine {
+  /** Its number, given inside the transaction, without gaps. All lines of a whole copy carry the number it was taken at. */
+  readonly n: number;
+  /** UTC, ISO 8601. */
+  readonly at: string;
+  readonly table: string;
+  readonly row: Readonly<Record<string, unknown>>;
+}
+
+const SUM_LENGTH = 16;
+const LINE = /^\{"sum":"([0-9a-f]{16})",(.*\})$/;
+
+function sumOf(rest: string): string {
+  return createHash("sha256").update(rest).digest("hex").slice(0, SUM_LENGTH);
+}
+
+/** A line of JSON that begins with the checksum of the rest of it. */
+export function lineText({ n, at, table, row }: JournalLine): string {
+  const rest = JSON.stringify({ n, at, table, row }).slice(1);
+  return `{"sum":"${sumOf(rest)}",${rest}\n`;
+}
+
+/** @returns undefined where the line is not whole */
+export function readLineText(text: string): JournalLine | undefined {
+  const [, sum, rest] = LINE.exec(text) ?? [];
+  if (sum === undefined || rest === undefined || sumOf(rest) !== sum) return undefined;
+  return JSON.parse(`{${rest}`) as JournalLine;
+}
