@@ -41,6 +41,22 @@ export async function entriesAfter(on: Executor, jobId: number, seq: number): Pr
   return rows.map(toEntry);
 }
 
+/** Every line of some logs, by job, in order. */
+export async function logsOfJobs(
+  on: Executor,
+  jobIds: readonly number[],
+): Promise<ReadonlyMap<number, readonly Entry[]>> {
+  if (jobIds.length === 0) return new Map();
+  const rows = await on
+    .select()
+    .from(entries)
+    .where(inArray(entries.jobId, [...jobIds]))
+    .orderBy(asc(entries.jobId), asc(entries.seq));
+  const logs = new Map<number, Entry[]>(jobIds.map((jobId) => [jobId, []]));
+  for (const row of rows) logs.get(row.jobId)?.push(toEntry(row));
+  return logs;
+}
+
 /** Lines of some kinds, in order: of every job since an instant, or of some jobs. */
 export async function entriesOfKinds(
   on: Executor,

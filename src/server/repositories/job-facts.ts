@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, isNull, ne, or, type SQL, sql } from "drizzle-orm";
+import { and, asc, desc, eq, getTableColumns, inArray, isNull, ne, or, type SQL, sql } from "drizzle-orm";
 import type { Lesson } from "@/core/isolation/lesson";
 import type { Standing } from "@/core/job/standing";
 import type { Executor } from "@/server/db/executor";
@@ -34,9 +34,18 @@ export async function factsOf(on: Executor, jobId: number): Promise<JobFacts | u
   return rows[0] && ({ ...rows[0], touchedAt: instant(rows[0].touchedAt) } as JobFacts);
 }
 
-export async function putFacts(on: Executor, facts: JobFacts): Promise<void> {
-  const { jobId: _, ...rest } = facts;
-  await on.insert(jobFacts).values(facts).onConflictDoUpdate({ target: jobFacts.jobId, set: rest });
+const REPLACED = Object.fromEntries(
+  Object.entries(getTableColumns(jobFacts))
+    .filter(([name]) => name !== "jobId")
+    .map(([name, { name: column }]) => [name, sql.raw(`excluded."${column}"`)]),
+);
+
+export async function putFacts(on: Executor, facts: readonly JobFacts[]): Promise<void> {
+  if (facts.length === 0) return;
+  await on
+    .insert(jobFacts)
+    .values([...facts])
+    .onConflictDoUpdate({ target: jobFacts.jobId, set: REPLACED });
 }
 
 /** @returns false where the job has none yet */
@@ -134,16 +143,20 @@ export async function searchFacts(
   return rows.map(({ jobId, standing: kept }) => ({ jobId, standing: kept as Standing }));
 }
 
-/** Jobs without facts, or whose facts were worked out with another knowledge: numbers in order, from `after` on. */
+/** Jobs without facts, and those worked out otherwise than with `madeWith` where it is given: in order, from `after` on. */
 export async function jobsToWorkOut(
   on: Executor,
-  { madeWith, after, limit }: { readonly madeWith: string; readonly after: number; readonly limit: number },
+  {
+    madeWith,
+    after,
+    limit,
+  }: { readonly madeWith: string | undefined; readonly after: number; readonly limit: number },
 ): Promise<number[]> {
   const rows = await on
     .select({ id: jobs.id })
     .from(jobs)
     .leftJoin(jobFacts, eq(jobFacts.jobId, jobs.id))
-    .where(and(sql`${jobs.id} > ${after}`, or(isNull(jobFacts.jobId), ne(jobFacts.madeWith, madeWith))))
+    .where(and(sql`${jobs.id} > ${after}`, or(isNull(jobFacts.jobId), madeWith === undefined ? undefined : ne(jobFacts.madeWith, madeWith))))
     .orderBy(asc(jobs.id))
     .limit(limit);
   return rows.map(({ id }) => id);

@@ -1,4 +1,4 @@
-import { eq, sql } from "drizzle-orm";
+import { asc, eq, inArray, sql } from "drizzle-orm";
 import type { Executor } from "@/server/db/executor";
 import { jobFacts, jobs, owners } from "@/server/db/schema";
 
@@ -13,6 +13,18 @@ export async function createJob(on: Executor, createdAt: string, createdBy: stri
 export async function lockJob(on: Executor, jobId: number): Promise<boolean> {
   const rows = await on.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, jobId)).for("update");
   return rows.length === 1;
+}
+
+/** Holds several jobs, in order of their numbers so that nobody waits for each other. @returns those that there are */
+export async function lockJobs(on: Executor, jobIds: readonly number[]): Promise<number[]> {
+  if (jobIds.length === 0) return [];
+  const rows = await on
+    .select({ id: jobs.id })
+    .from(jobs)
+    .where(inArray(jobs.id, [...jobIds]))
+    .orderBy(asc(jobs.id))
+    .for("update");
+  return rows.map(({ id }) => id);
 }
 
 export async function jobExists(on: Executor, jobId: number): Promise<boolean> {
@@ -36,10 +48,18 @@ export async function redactOwner(on: Executor, id: number): Promise<void> {
   await on.update(jobFacts).set({ ownerSearch: "" }).where(eq(jobFacts.ownerId, id));
 }
 
-/** An owner's name, which nobody takes out before this transaction is over. */
-export async function heldOwnerName(on: Executor, id: number): Promise<string> {
-  const rows = await on.select({ name: owners.name }).from(owners).where(eq(owners.id, id)).for("share");
-  return rows[0]?.name ?? "";
+/** Owners' names, which nobody takes out before this transaction is over. */
+export async function heldOwnerNames(
+  on: Executor,
+  ids: readonly number[],
+): Promise<ReadonlyMap<number, string>> {
+  if (ids.length === 0) return new Map();
+  const rows = await on
+    .select({ id: owners.id, name: owners.name })
+    .from(owners)
+    .where(inArray(owners.id, [...ids]))
+    .for("share");
+  return new Map(rows.map(({ id, name }) => [id, name]));
 }
 
 export async function ownerById(

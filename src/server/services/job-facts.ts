@@ -7,9 +7,9 @@ import { isHere, type Standing, standingOf } from "@/core/job/standing";
 import type { Limits } from "@/core/knowledge/types";
 import type { Executor } from "@/server/db/executor";
 import { viewOf } from "@/server/queries/view-of";
-import { entriesOf } from "@/server/repositories/entries";
+import { logsOfJobs } from "@/server/repositories/entries";
 import { changeFacts, type FactsBasis, type JobFacts, putFacts } from "@/server/repositories/job-facts";
-import { heldOwnerName, lockJob } from "@/server/repositories/jobs";
+import { heldOwnerNames, lockJobs } from "@/server/repositories/jobs";
 import type { ShopContext } from "./shop-context";
 
 /** Raised whenever facts are worked out in another way: those kept are then worked out again. */
@@ -61,11 +61,15 @@ function withoutOwner(view: JobView, context: FactsContext): Omit<JobFacts, "own
   };
 }
 
+function withOwner(facts: ReturnType<typeof withoutOwner>, names: ReadonlyMap<number, string>): JobFacts {
+  const ownerId = facts.standing.takenIn?.ownerId ?? null;
+  return { ...facts, ownerId, ownerSearch: folded(names.get(ownerId ?? 0) ?? "") };
+}
+
 /** What is to be kept of a job beside its log. */
 export async function workOutFacts(on: Executor, view: JobView, context: FactsContext): Promise<JobFacts> {
   const ownerId = view.takenIn?.ownerId ?? null;
-  const ownerName = ownerId === null ? "" : await heldOwnerName(on, ownerId);
-  return { ...withoutOwner(view, context), ownerId, ownerSearch: folded(ownerName) };
+  return withOwner(withoutOwner(view, context), await heldOwnerNames(on, ownerId === null ? [] : [ownerId]));
 }
 
 /**
@@ -80,7 +84,7 @@ export async function keepFacts(
 ): Promise<void> {
   const isSameOwner = before?.takenIn != null && before.takenIn.seq === view.takenIn?.seq;
   if (isSameOwner && (await changeFacts(tx, withoutOwner(view, context)))) return;
-  await putFacts(tx, await workOutFacts(tx, view, context));
+  await putFacts(tx, [await workOutFacts(tx, view, context)]);
 }
 
 /** Works the facts of some jobs out again from their logs, each lot in one transaction. */
@@ -91,9 +95,18 @@ export async function keepFactsOfJobs(
 ): Promise<void> {
   const reducing = { ...context.knowledge, limits: context.limits };
   await db.transaction(async (tx) => {
-    for (const jobId of [...jobIds].sort((one, other) => one - other)) {
-      if (!(await lockJob(tx, jobId))) continue;
-      await keepFacts(tx, viewOf(jobId, await entriesOf(tx, jobId), reducing), context);
-    }
+    const locked = await lockJobs(tx, jobIds);
+    const logs = await logsOfJobs(tx, locked);
+    const facts = locked.map((jobId) =>
+      withoutOwner(viewOf(jobId, logs.get(jobId) ?? [], reducing), context),
+    );
+    const names = await heldOwnerNames(
+      tx,
+      facts.flatMap(({ standing }) => standing.takenIn?.ownerId ?? []),
+    );
+    await putFacts(
+      tx,
+      facts.map((one) => withOwner(one, names)),
+    );
   });
 }

@@ -2,20 +2,21 @@ import { countWithoutFacts, jobsToWorkOut } from "@/server/repositories/job-fact
 import { factsBasis, keepFactsOfJobs } from "./job-facts";
 import type { ShopContext } from "./shop-context";
 
+const LOT = 100;
 /** Few enough that nobody waits long for the database meanwhile. */
-const LOT = 20;
+const SMALL_LOT = 20;
 const TELL_FROM = 500;
 const TELL_EVERY = 5_000;
 
-/** Works out, a lot at a time, whatever has no facts or was worked out with another knowledge. */
+/** Works out, a lot at a time, whatever has no facts, and what was worked out with another knowledge than the one named. */
 async function eachLot(
   shopContext: ShopContext,
-  which: { readonly madeWith: string },
+  { madeWith, most }: { readonly madeWith: string | undefined; readonly most: number },
   done: (jobs: number) => Promise<void> | void,
 ): Promise<void> {
   let after = 0;
   for (;;) {
-    const lot = await jobsToWorkOut(shopContext.db, { ...which, after, limit: LOT });
+    const lot = await jobsToWorkOut(shopContext.db, { madeWith, after, limit: most });
     const last = lot.at(-1);
     if (last === undefined) return;
     await keepFactsOfJobs(shopContext.db, lot, shopContext);
@@ -33,7 +34,7 @@ export async function readyFacts(
   if (missing === 0) return;
   if (missing >= TELL_FROM) tell(`Working out where ${missing} jobs stand (once) …`);
   let [sum, told] = [0, 0];
-  await eachLot(shopContext, factsBasis(shopContext), (jobs) => {
+  await eachLot(shopContext, { madeWith: undefined, most: LOT }, (jobs) => {
     sum += jobs;
     if (sum - told < TELL_EVERY) return;
     told = sum;
@@ -43,9 +44,10 @@ export async function readyFacts(
 
 /** While everybody is served: facts of another knowledge, which the Bench works out again anyway where it shows them. */
 export async function renewFacts(shopContext: ShopContext): Promise<void> {
+  const { madeWith } = factsBasis(shopContext);
   await eachLot(
     shopContext,
-    factsBasis(shopContext),
+    { madeWith, most: SMALL_LOT },
     () => new Promise((resolve) => setTimeout(resolve, 50)),
   );
 }
