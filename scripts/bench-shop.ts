@@ -1,10 +1,12 @@
-// npm run bench:shop: what docs/methods/reliability.md promises, measured. Options: --fuzz N --kills N --cuts N
+// npm run bench:shop: what docs/methods/reliability.md promises, measured. Options: --fuzz N --kills N --cuts N --jobs N --pictures N --large FOLDER
 import { spawnSync } from "node:child_process";
 import { randomUUID } from "node:crypto";
-import { mkdtempSync, readFileSync } from "node:fs";
+import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { parseArgs } from "node:util";
+import { measureLoad } from "./lib/measure-load";
+import { quantile, residentMegabytes } from "./lib/measured";
 import { ensureBuilt, ensureSnapshot, startServer } from "./lib/prepare.mjs";
 
 const { values } = parseArgs({
@@ -12,6 +14,10 @@ const { values } = parseArgs({
     fuzz: { type: "string", default: "200000" },
     kills: { type: "string", default: "100" },
     cuts: { type: "string", default: "100" },
+    jobs: { type: "string", default: "50000" },
+    pictures: { type: "string", default: "20000" },
+    /** A large shop that was made before. */
+    large: { type: "string" },
     port: { type: "string", default: "47190" },
   },
 });
@@ -30,9 +36,6 @@ function suite(title: string, file: string, env: Record<string, string>): void {
   console.log(`${status === 0 ? "holds" : "FAILS"}  ${title} (${seconds} s)`);
   if (status !== 0) console.log(stdout.split("\n").slice(-40).join("\n"));
 }
-
-const quantile = (sorted: readonly number[], share: number): number =>
-  sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? 0;
 
 async function seqOf(address: string, job: number): Promise<number> {
   const answer = (await (await fetch(`${address}/api/jobs/${job}`)).json()) as { readonly seq: number };
@@ -56,11 +59,6 @@ async function keep(address: string, job: number, seq: number): Promise<{ seq: n
   });
   if (!answer.ok) throw new Error(await answer.text());
   return { seq: ((await answer.json()) as { seq: number }).seq, ms: performance.now() - started };
-}
-
-function residentMegabytes(pid: number | undefined): number {
-  const kilobytes = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, "utf8"))?.[1];
-  return Math.round(Number(kilobytes) / 1024);
 }
 
 ensureSnapshot();
@@ -109,4 +107,13 @@ console.log(`8 writers together: ${(sum / (TOGETHER_MS / 1000)).toFixed(0)} entr
 await new Promise((resolve) => setTimeout(resolve, 3_000));
 console.log(`memory after that, idle: ${residentMegabytes(child.pid)} MB`);
 child.kill("SIGTERM");
+await new Promise((resolve) => child.once("exit", resolve));
+const jobs = Number(values.jobs);
+if (jobs > 0)
+  await measureLoad({
+    jobs,
+    pictures: Number(values.pictures),
+    folder: values.large,
+    port: Number(values.port) + 1,
+  });
 process.exit(0);

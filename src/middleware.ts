@@ -1,9 +1,10 @@
 import { defineMiddleware } from "astro:middleware";
-import { isDiskFull, traceOf } from "./server/http/fault";
+import { isDamaged, isDiskFull, isUnreachable, traceOf } from "./server/http/fault";
 import { withSecurityHeaders } from "./server/http/headers";
 import { allowedHosts, originRefusal } from "./server/http/origin";
 import { oneProblem } from "./server/http/problem";
 import { isSession, needsAccess } from "./server/services/access";
+import { endForDamage } from "./server/services/end-for-damage";
 
 const OPEN_PATHS = /^\/(access|api\/access|api\/health|_astro\/.*|favicon\.svg)\/?$/;
 
@@ -44,6 +45,7 @@ export const onRequest = defineMiddleware(async (context, next) => {
     return dress(answer);
   } catch (error) {
     console.error(`request ${requestId} ${request.method} ${url.pathname}: ${traceOf(error)}`);
+    if (isDamaged(error)) endForDamage();
     if (!url.pathname.startsWith("/api/")) throw error;
     if (isDiskFull(error))
       return dress(
@@ -51,6 +53,14 @@ export const onRequest = defineMiddleware(async (context, next) => {
           507,
           "disk/full",
           "The disk of the shop's computer is full: what you typed is kept here. Make room, then keep it again.",
+        ),
+      );
+    if (process.env["DATABASE_URL"] && isUnreachable(error))
+      return dress(
+        refused(
+          503,
+          "database/no-answer",
+          "The database server does not answer: what you typed is kept here. Keep it again in a moment.",
         ),
       );
     return dress(

@@ -1,5 +1,5 @@
 import { createHash, randomBytes } from "node:crypto";
-import { mkdirSync, writeFileSync } from "node:fs";
+import { mkdirSync, rmSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { sql } from "drizzle-orm";
 import sharp from "sharp";
@@ -20,7 +20,7 @@ export interface LargeShop {
 
 const ANCHOR = "2026-11-24T09:00:00Z";
 const DEMO = [101, 102, 103, 104, 105, 106, 107, 108, 109, 110];
-const LOT = 20;
+const LOT = 200;
 const OWNERS = 12_000;
 const PICTURE_BYTES = 60_000;
 const FIRST = 1_001;
@@ -100,7 +100,10 @@ const COPY_ENTRIES = (from: number, to: number, { jobs, here, pictures: count }:
   left join bench_pictures p on t.kind = 'picture' and p.no = (j * 13 + t.seq) % ${count}::int
   order by j, t.seq`;
 
-/** Makes a shop of many jobs in a folder of its own, through the same database, journal and pictures as any other. */
+/**
+ * Makes a shop of many jobs in a folder of its own. Its journal is thrown away at the end: the first start then writes a
+ * whole copy, as it does wherever a journal is missing.
+ */
 export async function makeLargeShop(folder: string, asked: LargeShop): Promise<void> {
   process.env["GOOD_SPINDLE_DATA"] = folder;
   const shop = await openFolder(folder, "npm run bench:shop");
@@ -119,6 +122,7 @@ export async function makeLargeShop(folder: string, asked: LargeShop): Promise<v
   for (let from = 0; from < asked.jobs; from += LOT) {
     const to = Math.min(asked.jobs, from + LOT) - 1;
     await db.transaction(async (tx) => {
+      await tx.execute(sql`set local good_spindle.playing_in = 'yes'`);
       await tx.execute(COPY_JOBS(from, to, asked));
       await tx.execute(COPY_ENTRIES(from, to, asked));
     });
@@ -130,4 +134,5 @@ export async function makeLargeShop(folder: string, asked: LargeShop): Promise<v
       sql.raw(`select setval(pg_get_serial_sequence('${table}', 'id'), (select max(id) from ${table}))`),
     );
   await shop.close();
+  rmSync(join(folder, "journal"), { recursive: true });
 }

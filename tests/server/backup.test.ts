@@ -22,7 +22,7 @@ const quiet = (): void => undefined;
 beforeAll(async () => {
   root = mkdtempSync(join(tmpdir(), "spindle-backup-"));
   process.env["GOOD_SPINDLE_DATA"] = join(root, "shop");
-  shop = await openFolder(join(root, "shop"), "the test", quiet);
+  shop = await openFolder(join(root, "shop"), "the test", { tell: quiet });
   setDatabase(shop);
   await seedDemo(await shopContextOn(shop.db), new Date("2026-11-24T09:00:00Z"));
 }, 60_000);
@@ -41,26 +41,26 @@ describe("an archive of the shop", () => {
       .toBuffer();
     expect((await keepPicture(png, "2026-11-24T10:00:00Z", shop.db)).ok).toBe(true);
     const first = join(root, "first.zip");
-    const manifest = await writeArchive(shop.db, join(root, "shop"), first);
+    const manifest = await writeArchive(shop.db, shop.pictures, first);
     expect(manifest.counts).toMatchObject({ jobs: 10, settings: 1 });
     expect(
       Object.keys(manifest.members).filter((name) => name.startsWith("pictures/")).length,
     ).toBeGreaterThan(1);
     const again = join(root, "again.zip");
-    await writeArchive(shop.db, join(root, "shop"), again);
+    await writeArchive(shop.db, shop.pictures, again);
     expect(bytesOf(again)).toBe(bytesOf(first));
 
     const restored = await restoreArchive(first, join(root, "restored"), quiet);
     expect(restored.ok ? [] : restored.issues).toEqual([]);
-    const other = await openFolder(join(root, "restored"), "the test", quiet);
+    const other = await openFolder(join(root, "restored"), "the test", { tell: quiet });
     const second = join(root, "second.zip");
-    await writeArchive(other.db, join(root, "restored"), second);
+    await writeArchive(other.db, other.pictures, second);
     expect(bytesOf(second)).toBe(bytesOf(first));
     expect(await allEntries(other.db)).toEqual(await allEntries(shop.db));
     await other.close();
     // The restored shop has a journal of its own, from its first line.
     rmSync(join(root, "restored", "postgres"), { recursive: true });
-    const rebuilt = await openFolder(join(root, "restored"), "the test", quiet);
+    const rebuilt = await openFolder(join(root, "restored"), "the test", { tell: quiet });
     expect(await allEntries(rebuilt.db)).toEqual(await allEntries(shop.db));
     await rebuilt.close();
   }, 60_000);
@@ -90,12 +90,12 @@ describe("an archive of the shop", () => {
       }
     })();
     const path = join(root, "under-load.zip");
-    const made = await writeArchive(shop.db, join(root, "shop"), path);
+    const made = await writeArchive(shop.db, shop.pictures, path);
     isOver = true;
     await writing;
     const restored = await restoreArchive(path, join(root, "under-load"), quiet);
     expect(restored.ok ? [] : restored.issues).toEqual([]);
-    const other = await openFolder(join(root, "under-load"), "the test", quiet);
+    const other = await openFolder(join(root, "under-load"), "the test", { tell: quiet });
     const entries = await allEntries(other.db);
     expect(entries.length).toBe(made.counts["entries"]);
     const log = entries.filter(({ jobId }) => jobId === 101);
@@ -117,7 +117,7 @@ describe("an archive of the shop", () => {
     ],
   ])("%s is refused before anything is made", async (_, change, words) => {
     const path = join(root, "good.zip");
-    if (!existsSync(path)) await writeArchive(shop.db, join(root, "shop"), path);
+    if (!existsSync(path)) await writeArchive(shop.db, shop.pictures, path);
     const bad = join(root, "bad.zip");
     writeFileSync(bad, change(readFileSync(path)));
     const refused = await restoreArchive(bad, join(root, "never"), quiet);
@@ -133,7 +133,7 @@ describe("an archive of the shop", () => {
 
 describe("backups", () => {
   it("count once they were read back", async () => {
-    const made = await makeBackup(shop.db, new Date("2026-11-24T12:30:05Z"));
+    const made = await makeBackup(shop, new Date("2026-11-24T12:30:05Z"));
     expect(made).toMatchObject({ ok: true, value: { name: "good-spindle-2026-11-24T12-30-05Z.zip" } });
     expect(
       (await verifyArchive(join(root, "shop", "backups", "good-spindle-2026-11-24T12-30-05Z.zip"))).ok,

@@ -1,6 +1,9 @@
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { afterAll, beforeAll, describe, expect, it, vi } from "vitest";
 import { parseReading } from "@/core/quantity/parse-reading";
+import { DEMO_PICTURES } from "@/demo/pictures";
 import { STORIES } from "@/demo/stories";
+import { openInMemory } from "@/server/db/connect";
+import { countJobs } from "@/server/queries/jobs";
 import { lastOpening, seedDemo } from "@/server/services/seed-demo";
 import { shopContextOn } from "@/server/services/shop-context";
 import { everyJob } from "./every-job";
@@ -71,5 +74,20 @@ describe("the demo shop", () => {
     ["2026-07-01T08:30:00Z", "2026-07-01T08:00:00.000Z"],
   ])("counts its dates from the last opening hour of the shop: at %s it was %s", (now, opening) => {
     expect(lastOpening(new Date(now), "Atlantic/Faroe").toISOString()).toBe(opening);
+  });
+});
+
+describe("a demo shop that is cut off while it is made", () => {
+  it("leaves nothing of itself: the next start makes it whole", async () => {
+    const { db, close } = await openInMemory();
+    const drawing = vi.spyOn(DEMO_PICTURES as Map<string, string>, "get").mockReturnValue(undefined);
+    await expect(seedDemo(await shopContextOn(db), ANCHOR)).rejects.toThrow(/demo picture/);
+    drawing.mockRestore();
+    expect(await countJobs(db)).toBe(0);
+    const context = await shopContextOn(db);
+    expect(context.settings.version).toBe(0);
+    await seedDemo(context, ANCHOR);
+    expect(await countJobs(db)).toBe(10);
+    await close();
   });
 });

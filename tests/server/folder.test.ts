@@ -47,7 +47,7 @@ beforeEach(() => {
 });
 afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
-const open = () => openFolder(folder, "the test", (sentence) => told.push(sentence));
+const open = () => openFolder(folder, "the test", { tell: (sentence) => told.push(sentence) });
 type Shop = Awaited<ReturnType<typeof open>>;
 const now = () => new Date().toISOString();
 

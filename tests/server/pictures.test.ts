@@ -1,4 +1,5 @@
-import { existsSync } from "node:fs";
+import { existsSync, rmSync } from "node:fs";
+import { join } from "node:path";
 import { crc32, deflateSync } from "node:zlib";
 import type { APIContext } from "astro";
 import sharp from "sharp";
@@ -8,6 +9,7 @@ import { POST as postEntry } from "@/pages/api/jobs/[id]/entries";
 import { POST as takeIn } from "@/pages/api/jobs/index";
 import { GET as getPicture } from "@/pages/api/pictures/[sha]";
 import { POST as postPicture } from "@/pages/api/pictures/index";
+import { dataFolder } from "@/server/db/shop-database";
 import type { Problem } from "@/server/http/problem";
 import { call, draft, openShop, takeInBody } from "./shop";
 
@@ -136,6 +138,14 @@ describe("what is no picture", () => {
     const { body } = await send(bytes);
     const kept = Buffer.from(await (await served(body.sha256)).arrayBuffer());
     expect(kept.includes(script)).toBe(false);
+  });
+
+  it("one whose file is gone is told from one that never was", async () => {
+    const { body } = await send(await plain(91, 61).png().toBuffer());
+    rmSync(join(dataFolder(), "pictures", body.sha256.slice(0, 2), `${body.sha256}.jpg`));
+    const answer = await served(body.sha256);
+    expect(answer.status).toBe(404);
+    expect(((await answer.json()) as Problem).issues[0]?.message).toContain("its file is gone");
   });
 
   it.each(["../../etc/passwd", "a".repeat(63), "A".repeat(64), ""])("no picture lies at %j", async (sha) => {

@@ -79,7 +79,7 @@ describe.skipIf(process.platform !== "linux")("the power cut at random moments",
       const acknowledged = await writeUntilCut(folder, shadow, 100 + Math.floor(random.next() * 900));
       afterCut(folder, shadow, cut % 2 === 0, random);
       const told: string[] = [];
-      const shop = await openFolder(folder, "the test", (sentence) => told.push(sentence));
+      const shop = await openFolder(folder, "the test", { tell: (sentence) => told.push(sentence) });
       const entries = await entriesOf(shop.db, 101);
       await shop.close();
       const why = `seed ${SEED}, cut ${cut}: ${told.join(" ")}`;

@@ -1,26 +1,36 @@
-import { readdirSync, readFileSync } from "node:fs";
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import { PGlite } from "@electric-sql/pglite";
 import { drizzle } from "drizzle-orm/pglite";
 import { migrate } from "drizzle-orm/pglite/migrator";
 import { describe, expect, it } from "vitest";
-import { SNAPSHOT_PATH } from "@/server/db/connect";
+import { writeArchive } from "@/server/backup/archive";
+import { restoreArchive } from "@/server/backup/restore";
+import { type BeforeUpgrade, openFolder, SNAPSHOT_PATH } from "@/server/db/connect";
 import * as schema from "@/server/db/schema";
 import { recordEntry } from "@/server/services/record-entry";
 import { shopContextOn } from "@/server/services/shop-context";
-import { everyJob } from "./every-job";
+import { allEntries, everyJob } from "./every-job";
 
 const samples = readdirSync("tests/server/upgrades").filter((name) => name.endsWith(".sql"));
 
+async function asItWas(name: string, dataDir?: string): Promise<PGlite> {
+  const client = await PGlite.create({
+    loadDataDir: new Blob([new Uint8Array(readFileSync(SNAPSHOT_PATH))]),
+    ...(dataDir ? { dataDir } : {}),
+  });
+  await client.exec(readFileSync(`tests/server/upgrades/${name}`, "utf8"));
+  // Rows written with their numbers leave the sequence behind: a database that grew had drawn them from it.
+  await client.exec(
+    "select setval('drizzle.__drizzle_migrations_id_seq', (select max(id) from drizzle.__drizzle_migrations))",
+  );
+  return client;
+}
+
 describe.each(samples)("a database as issue %s left it", (name) => {
   it("is brought forward with every row, and goes on", async () => {
-    const client = await PGlite.create({
-      loadDataDir: new Blob([new Uint8Array(readFileSync(SNAPSHOT_PATH))]),
-    });
-    await client.exec(readFileSync(`tests/server/upgrades/${name}`, "utf8"));
-    // Rows written with their numbers leave the sequence behind: a database that grew had drawn them from it.
-    await client.exec(
-      "select setval('drizzle.__drizzle_migrations_id_seq', (select max(id) from drizzle.__drizzle_migrations))",
-    );
+    const client = await asItWas(name);
     const db = drizzle(client, { schema });
     await migrate(db, { migrationsFolder: "drizzle" });
     const shopContext = await shopContextOn(db);
@@ -39,4 +49,40 @@ describe.each(samples)("a database as issue %s left it", (name) => {
     expect(kept.ok && kept.value.seq).toBe(seq + 1);
     await client.close();
   });
+});
+
+describe.each(samples)("a data folder as issue %s left it", (name) => {
+  it("is backed up before its schema is changed, and the backup can be restored; without one nothing is changed", async () => {
+    const root = mkdtempSync(join(tmpdir(), "spindle-upgrade-"));
+    const [folder, archive] = [join(root, "shop"), join(root, "before.zip")];
+    mkdirSync(folder);
+    await (await asItWas(name, join(folder, "postgres"))).close();
+    const quiet = { tell: () => undefined };
+    const isFull = () => Promise.reject(new Error("no space left on device"));
+    await expect(openFolder(folder, "the test", { ...quiet, beforeUpgrade: isFull })).rejects.toThrow(
+      /disk .* is full/,
+    );
+    const beforeUpgrade = async ({ db, pictures }: Parameters<BeforeUpgrade>[0]) => {
+      await writeArchive(db, pictures, archive);
+    };
+    const shop = await openFolder(folder, "the test", { ...quiet, beforeUpgrade });
+    const before = await allEntries(shop.db);
+    expect(before).toHaveLength(200);
+    await shop.close();
+    let isAskedAgain = false;
+    const again = await openFolder(folder, "the test", {
+      ...quiet,
+      beforeUpgrade: async () => {
+        isAskedAgain = true;
+      },
+    });
+    expect(isAskedAgain, "nothing is older any more").toBe(false);
+    await again.close();
+    const restored = await restoreArchive(archive, join(root, "restored"), quiet.tell);
+    expect(restored.ok ? [] : restored.issues).toEqual([]);
+    const other = await openFolder(join(root, "restored"), "the test", quiet);
+    expect(await allEntries(other.db)).toEqual(before);
+    await other.close();
+    rmSync(root, { recursive: true });
+  }, 60_000);
 });

@@ -12,10 +12,22 @@ async function catchUp({ jobId, seq }: Change): Promise<void> {
 /** While the screen is looked at, it hears of changes made on other devices; hidden tabs hold no line open. */
 function listen(): () => void {
   let source: EventSource | undefined;
+  const loadAll = (): void => {
+    const current = $job.get();
+    if (current) void loadJob(current.jobId);
+    countChange(undefined);
+  };
   const open = (): void => {
     source?.close();
-    source = new EventSource("/api/events");
-    source.addEventListener("job", (event: MessageEvent<string>) => void catchUp(JSON.parse(event.data)));
+    const opened = new EventSource("/api/events");
+    opened.addEventListener("job", (event: MessageEvent<string>) => void catchUp(JSON.parse(event.data)));
+    // Opened again by itself after the line was cut: what happened meanwhile was not heard.
+    let isFirst = true;
+    opened.addEventListener("open", () => {
+      if (!isFirst) loadAll();
+      isFirst = false;
+    });
+    source = opened;
   };
   const onSight = (): void => {
     if (document.visibilityState === "hidden") {
@@ -25,9 +37,7 @@ function listen(): () => void {
     }
     if (source) return;
     open();
-    const current = $job.get();
-    if (current) void loadJob(current.jobId);
-    countChange(undefined);
+    loadAll();
   };
   if (document.visibilityState !== "hidden") open();
   document.addEventListener("visibilitychange", onSight);

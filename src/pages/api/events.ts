@@ -1,5 +1,5 @@
 import { describeRoute } from "@/server/http/endpoint";
-import { onChange } from "@/server/services/changes";
+import { onChange, onGap } from "@/server/services/changes";
 
 const BEAT_MS = 20_000;
 
@@ -21,9 +21,15 @@ export const GET = describeRoute(
         };
         const beat = setInterval(() => send(": here\n\n"), BEAT_MS);
         const stop = onChange((change) => send(`event: job\ndata: ${JSON.stringify(change)}\n\n`));
+        // A screen whose line ends opens it again, and loads what it may have missed.
+        const stopGap = onGap(() => {
+          end();
+          controller.close();
+        });
         end = () => {
           clearInterval(beat);
           stop();
+          stopGap();
         };
         send("retry: 2000\n\n");
       },

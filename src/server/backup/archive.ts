@@ -1,11 +1,11 @@
 import { createHash } from "node:crypto";
-import { createReadStream, createWriteStream, existsSync } from "node:fs";
-import { join } from "node:path";
+import { createWriteStream } from "node:fs";
 import { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import { sql } from "drizzle-orm";
 import { ZipFile } from "yazl";
 import type { Executor } from "@/server/db/executor";
+import { type PictureSize, type Pictures, pictureName } from "@/server/db/pictures";
 import { canonicalJson } from "../services/content-hash";
 
 export const FORMAT = "good-spindle-archive";
@@ -53,16 +53,23 @@ const ORDER: Readonly<Record<Exclude<Table, "entries">, string>> = {
   loose_readings: "id",
 };
 
+async function hasTable(on: Executor, table: string): Promise<boolean> {
+  const found = await rowsOf(on, sql`select to_jsonb(t) as row from pg_tables t where tablename = ${table}`);
+  return found.length > 0;
+}
+
 async function cutOf(db: Executor): Promise<Cut> {
   return db.transaction(
     async (tx) => {
       await tx.execute(sql`set local time zone 'UTC'`);
       const small = new Map<Table, readonly Row[]>();
       for (const [table, order] of Object.entries(ORDER))
-        small.set(
-          table as Table,
-          await rowsOf(tx, sql.raw(`select to_jsonb(t) as row from ${table} t order by ${order}`)),
-        );
+        // Before an upgrade the database is an older one: a table that came later has nothing to tell yet.
+        if (await hasTable(tx, table))
+          small.set(
+            table as Table,
+            await rowsOf(tx, sql.raw(`select to_jsonb(t) as row from ${table} t order by ${order}`)),
+          );
       const logs = await rowsOf(
         tx,
         sql`select jsonb_build_object('job', job_id, 'last', max(seq)) as row from entries group by job_id`,
@@ -92,13 +99,14 @@ async function* entriesUpTo(db: Executor, { lastSeq }: Cut): AsyncGenerator<read
   }
 }
 
-/** The bytes of a file, opened when its turn has come: a shop has more pictures than a process may have files open. */
-async function* fileBytes(path: string): AsyncGenerator<Buffer> {
-  for await (const piece of createReadStream(path)) yield piece as Buffer;
+/** The bytes of a picture, read when its turn has come: a shop has more of them than fit in memory. */
+async function* bytesOf(pictures: Pictures, sha256: string, size: PictureSize): AsyncGenerator<Buffer> {
+  const bytes = await pictures.read(sha256, size);
+  if (bytes) yield Buffer.from(bytes);
 }
 
 /** The shop as one streamed archive; never more than a batch of its log in memory. */
-export async function writeArchive(db: Executor, dataFolder: string, path: string): Promise<Manifest> {
+export async function writeArchive(db: Executor, pictures: Pictures, path: string): Promise<Manifest> {
   const cut = await cutOf(db);
   const counts: Record<string, number> = Object.fromEntries(TABLES.map((table) => [table, 0]));
   const members = new Map<string, string>();
@@ -124,9 +132,8 @@ export async function writeArchive(db: Executor, dataFolder: string, path: strin
   for (const table of TABLES) add(memberOf(table), lines(table), true);
   for (const file of cut.small.get("files") ?? []) {
     const sha = String(file["sha256"]);
-    for (const name of [`${sha}.jpg`, `${sha}.small.jpg`]) {
-      const from = join(dataFolder, "pictures", sha.slice(0, 2), name);
-      if (existsSync(from)) add(`pictures/${sha.slice(0, 2)}/${name}`, fileBytes(from), false);
+    for (const size of ["whole", "small"] as const) {
+      if (await pictures.has(sha, size)) add(pictureName(sha, size), bytesOf(pictures, sha, size), false);
     }
   }
   const manifest = (): Manifest => ({

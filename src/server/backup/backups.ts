@@ -2,9 +2,9 @@ import { createReadStream, mkdirSync, readdirSync, renameSync, rmSync, statSync 
 import { join, resolve } from "node:path";
 import { Readable } from "node:stream";
 import { ok, type Result } from "@/core/result";
-import type { Executor } from "@/server/db/executor";
+import type { OpenDatabase } from "@/server/db/connect";
 import { syncTree } from "@/server/db/folder";
-import { dataFolder } from "@/server/db/shop-database";
+import { dataFolder, shopDatabase } from "@/server/db/shop-database";
 import { writeArchive } from "./archive";
 import { verifyArchive } from "./read-archive";
 
@@ -85,15 +85,18 @@ export function backupState(now: Date): BackupState {
   return { last, isOld: age > (last ? OLD_AFTER_MS : OLD_AFTER_MS / 3), folder: backupFolder() };
 }
 
+/** What a backup is made of. */
+type Kept = Pick<OpenDatabase, "db" | "pictures">;
+
 let running: Promise<Result<Backup>> | undefined;
 
-async function make(db: Executor, now: Date): Promise<Result<Backup>> {
+async function make({ db, pictures }: Kept, now: Date): Promise<Result<Backup>> {
   const folder = backupFolder();
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   const name = `good-spindle-${now.toISOString().slice(0, 19).replaceAll(":", "-")}Z.zip`;
   const part = join(folder, `${name}.part`);
   try {
-    await writeArchive(db, dataFolder(), part);
+    await writeArchive(db, pictures, part);
     const read = await verifyArchive(part);
     if (!read.ok) return read;
     renameSync(part, join(folder, name));
@@ -106,11 +109,23 @@ async function make(db: Executor, now: Date): Promise<Result<Backup>> {
 }
 
 /** Writes a backup, reads it back, and only then counts it as one. Asked twice at once, it is made once. */
-export function makeBackup(db: Executor, now: Date): Promise<Result<Backup>> {
-  running ??= make(db, now).finally(() => {
+export function makeBackup(shop: Kept, now: Date): Promise<Result<Backup>> {
+  running ??= make(shop, now).finally(() => {
     running = undefined;
   });
   return running;
+}
+
+/** A backup of the shop that this process serves. */
+export async function backUpNow(now: Date): Promise<Result<Backup>> {
+  return makeBackup(await shopDatabase(), now);
+}
+
+/** Before the database is brought to a newer schema; where it cannot be made, nothing is changed. */
+export async function backUpBeforeUpgrade(shop: Kept): Promise<void> {
+  const made = await makeBackup(shop, new Date());
+  if (!made.ok) throw new Error(made.issues.map(({ message }) => message).join(" "));
+  console.log(`Before the upgrade a backup was made: ${made.value.name}.`);
 }
 
 const NIGHT_HOUR = 2;
@@ -126,11 +141,11 @@ export function isDue(last: string | undefined, now: Date, zone: string): boolea
 }
 
 /** Backups by night, as long as the process lives. */
-export function backUpByNight(db: Executor, zoneOf: () => Promise<string>): void {
+export function backUpByNight(shop: Kept, zoneOf: () => Promise<string>): void {
   const look = async (): Promise<void> => {
     const now = new Date();
     if (!isDue(listBackups()[0]?.at, now, await zoneOf())) return;
-    const made = await makeBackup(db, now);
+    const made = await makeBackup(shop, now);
     if (!made.ok) console.error(`The backup failed: ${made.issues.map(({ message }) => message).join(" ")}`);
   };
   const tryIt = (): void =>

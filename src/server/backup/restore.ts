@@ -62,7 +62,7 @@ export async function restoreArchive(
   // Under another name until it is whole: a restore that is cut short leaves no shop that anybody could start.
   const part = `${folder}.part`;
   rmSync(part, { recursive: true, force: true });
-  const shop = await openFolder(part, `process ${process.pid} (restoring)`, tell);
+  const shop = await openFolder(part, `process ${process.pid} (restoring)`, { tell });
   try {
     await readArchive(path, {
       member: async (name, open) => {

@@ -24,6 +24,8 @@ import {
 import { Journal, OtherShop } from "./journal";
 import { JournalFiles } from "./journal-file";
 import { lockFolder } from "./lock";
+import { type OtherServers, otherServers } from "./other-servers";
+import { type Pictures, picturesInFolder, picturesInTable } from "./pictures";
 import * as schema from "./schema";
 import { SYNCED_START, SyncedFolder } from "./synced-folder";
 import { Upkeep } from "./upkeep";
@@ -31,10 +33,13 @@ import { Upkeep } from "./upkeep";
 export interface OpenDatabase {
   readonly db: Executor;
   readonly engine: "embedded" | "server";
+  readonly pictures: Pictures;
   /** Over when all that was committed before stands in the journal too. */
   written(): Promise<void>;
   /** Takes an owner out of the database, by `redact`, and out of the journal's older lines. */
   forgetOwner(id: number, redact: () => Promise<void>): Promise<void>;
+  /** Only where several servers may work on one database. */
+  readonly others?: OtherServers;
   close(): Promise<void>;
 }
 
@@ -58,6 +63,32 @@ function snapshot(): { loadDataDir: Blob } | Record<string, never> {
 
 /** What a start has to tell about the folder it opened. */
 export type Told = (sentence: string) => void;
+
+/** Something to be done before a database is brought to a newer schema. */
+export type BeforeUpgrade = (shop: Pick<OpenDatabase, "db" | "pictures">) => Promise<void>;
+
+interface Opening {
+  readonly tell?: Told;
+  readonly beforeUpgrade?: BeforeUpgrade | undefined;
+}
+
+/** Whether a database that has a schema lacks the newest one. */
+async function isOlder(client: PGlite): Promise<boolean> {
+  const { entries } = JSON.parse(
+    readFileSync(join(MIGRATIONS.migrationsFolder, "meta/_journal.json"), "utf8"),
+  ) as {
+    readonly entries: readonly { readonly when: number }[];
+  };
+  const { rows: tables } = await client.query(
+    "select 1 from pg_tables where tablename = '__drizzle_migrations'",
+  );
+  if (tables.length === 0) return false;
+  const { rows } = await client.query<{ last: string | null }>(
+    "select max(created_at)::text as last from drizzle.__drizzle_migrations",
+  );
+  const last = rows[0]?.last ?? null;
+  return last !== null && entries.some(({ when }) => when > Number(last));
+}
 
 /** A sync that fails leaves nobody knowing what is on the disk. */
 function stopServer(error: unknown): void {
@@ -118,13 +149,12 @@ async function openOrRebuild(folder: string, state: FolderState, tell: Told): Pr
 /**
  * Opens the folder and brings its database to the newest schema and to the end of its journal. A new one begins from the
  * snapshot; a damaged one is built anew from the journal; a folder that is neither is refused.
- * @param tell what the start has to say
  * @throws {FolderTrouble} in one sentence; {@link FolderInUse} where another process has it
  */
 export async function openFolder(
   folder: string,
   who: string,
-  tell: Told = console.log,
+  { tell = console.log, beforeUpgrade }: Opening = {},
 ): Promise<OpenDatabase> {
   prepareFolder(folder);
   const lock = await lockFolder(folder, who);
@@ -132,6 +162,8 @@ export async function openFolder(
     const state = inspectFolder(folder);
     const client = await openOrRebuild(folder, state, tell);
     const db = drizzleEmbedded(client, { schema });
+    const pictures = picturesInFolder(() => folder);
+    if (state.kind === "whole" && (await isOlder(client))) await beforeUpgrade?.({ db, pictures });
     await migrateEmbedded(db, MIGRATIONS);
     const files = new JournalFiles(join(folder, "journal"), stopServer);
     const marker = readMarker(folder) ?? {
@@ -154,6 +186,7 @@ export async function openFolder(
         () => journal.flush(),
       ),
       engine: "embedded",
+      pictures,
       written: () => journal.flush(),
       forgetOwner: (id, redact) => journal.forgetOwner(id, redact),
       close: async () => {
@@ -202,13 +235,45 @@ export async function openInMemory(): Promise<OpenDatabase & { readonly client: 
   const client = await PGlite.create(snapshot());
   const db = drizzleEmbedded(client, { schema });
   await migrateEmbedded(db, MIGRATIONS);
-  return { ...NO_JOURNAL, db, engine: "embedded", client, close: () => client.close() };
+  const pictures = picturesInFolder(() => resolve(process.env["GOOD_SPINDLE_DATA"] ?? "data"));
+  return { ...NO_JOURNAL, db, engine: "embedded", pictures, client, close: () => client.close() };
 }
 
 /** The same schema on a PostgreSQL server (15 or later). */
 export async function openServer(url: string): Promise<OpenDatabase> {
   const pool = new pg.Pool({ connectionString: url, max: 8 });
+  // A connection that is cut while nobody uses it: the next one asked for is a new one.
+  pool.on("error", (error) =>
+    console.error(`The PostgreSQL server closed a connection (${error.message}): it is asked again.`),
+  );
+  await migrateAlone(pool);
+  const others = otherServers(url, pool);
   const db = drizzleServer(pool, { schema });
-  await migrateServer(db, MIGRATIONS);
-  return { ...NO_JOURNAL, db, engine: "server", close: () => pool.end() };
+  return {
+    ...NO_JOURNAL,
+    db,
+    engine: "server",
+    pictures: picturesInTable(db),
+    others,
+    close: async () => {
+      await others.close();
+      await pool.end();
+    },
+  };
+}
+
+/** Any number that no other program of this database locks by. */
+const MIGRATION_LOCK = 4_711_202_611;
+
+/** One server brings the database to the newest schema; those that start at the same time wait and find it done. */
+async function migrateAlone(pool: pg.Pool): Promise<void> {
+  const client = await pool.connect();
+  try {
+    await client.query("select pg_advisory_lock($1)", [MIGRATION_LOCK]);
+    await migrateServer(drizzleServer(client, { schema }), MIGRATIONS);
+    await client.query("select pg_advisory_unlock($1)", [MIGRATION_LOCK]);
+  } finally {
+    // Closed, not given back: a lock that a failed migration left goes with its connection.
+    client.release(true);
+  }
 }

@@ -3,6 +3,7 @@ import {
   bigint,
   boolean,
   check,
+  customType,
   doublePrecision,
   index,
   integer,
@@ -75,6 +76,19 @@ export const files = pgTable("files", {
   height: integer("height").notNull(),
   addedAt: instant("added_at").notNull(),
 });
+
+const bytea = customType<{ data: Buffer }>({ dataType: () => "bytea" });
+
+/** The bytes themselves, where several servers may work on one database and each must find them. */
+export const pictureBytes = pgTable(
+  "picture_bytes",
+  {
+    sha256: text("sha256").notNull(),
+    size: text("size").notNull(),
+    data: bytea("data").notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.sha256, table.size] })],
+);
 
 /** Kept apart from the log so that a contact can be taken out without touching a job. */
 export const owners = pgTable("owners", {

@@ -1,5 +1,5 @@
 import { resolve } from "node:path";
-import { type OpenDatabase, openFolder, openServer } from "./connect";
+import { type BeforeUpgrade, type OpenDatabase, openFolder, openServer } from "./connect";
 
 /** On globalThis, since `astro dev` loads modules again and two openings of one folder would ruin it. */
 const holder = globalThis as { goodSpindleDatabase?: Promise<OpenDatabase> };
@@ -8,17 +8,20 @@ export function dataFolder(): string {
   return resolve(process.env["GOOD_SPINDLE_DATA"] ?? "data");
 }
 
-function open(): Promise<OpenDatabase> {
+function open(beforeUpgrade: BeforeUpgrade | undefined): Promise<OpenDatabase> {
   const url = process.env["DATABASE_URL"];
   if (url) return openServer(url);
   const address = `${process.env["HOST"] ?? "127.0.0.1"}:${process.env["PORT"] ?? "4321"}`;
-  return openFolder(dataFolder(), `process ${process.pid} (serving ${address})`);
+  return openFolder(dataFolder(), `process ${process.pid} (serving ${address})`, { beforeUpgrade });
 }
 
-/** The one database of this process; opened at the first call. */
-export function shopDatabase(): Promise<OpenDatabase> {
+/**
+ * The one database of this process; opened at the first call.
+ * @param beforeUpgrade called before its schema is changed; a start that fails in it changes nothing
+ */
+export function shopDatabase(beforeUpgrade?: BeforeUpgrade): Promise<OpenDatabase> {
   if (!holder.goodSpindleDatabase) {
-    holder.goodSpindleDatabase = open();
+    holder.goodSpindleDatabase = open(beforeUpgrade);
     for (const signal of ["SIGINT", "SIGTERM"] as const) process.once(signal, () => void closeAndExit());
     if (process.env["GOOD_SPINDLE_LAUNCHED"]) endWithLauncher();
   }

@@ -20,6 +20,20 @@ export function isDiskFull(error: unknown): boolean {
   );
 }
 
+/** Whether a PostgreSQL server did not answer, or sent us away: it is being started, stopped, or cannot be reached. */
+export function isUnreachable(error: unknown): boolean {
+  return chain(error).some(
+    (one) =>
+      /^(ECONNREFUSED|ECONNRESET|EPIPE|ENOENT|ENOTFOUND|ETIMEDOUT|08\w{3}|57P0[1-3])$/.test(codeOf(one)) ||
+      (one instanceof Error && /connection terminated|connection error/i.test(one.message)),
+  );
+}
+
+/** Whether the database found its own files damaged: class XX001 and XX002 of its error codes. */
+export function isDamaged(error: unknown): boolean {
+  return chain(error).some((one) => ["XX001", "XX002"].includes(codeOf(one)));
+}
+
 /** What the server's log may say of an error: where it came from, never the text of an entry, which messages quote. */
 export function traceOf(error: unknown): string {
   return chain(error)

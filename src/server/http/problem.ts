@@ -19,6 +19,7 @@ const TITLES: Readonly<Record<number, string>> = {
   422: "Some values cannot be used",
   423: "Too many wrong tries",
   500: "Something went wrong here",
+  503: "The database does not answer",
   507: "There is no room",
 };
 

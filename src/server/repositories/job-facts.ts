@@ -156,7 +156,12 @@ export async function jobsToWorkOut(
     .select({ id: jobs.id })
     .from(jobs)
     .leftJoin(jobFacts, eq(jobFacts.jobId, jobs.id))
-    .where(and(sql`${jobs.id} > ${after}`, or(isNull(jobFacts.jobId), madeWith === undefined ? undefined : ne(jobFacts.madeWith, madeWith))))
+    .where(
+      and(
+        sql`${jobs.id} > ${after}`,
+        or(isNull(jobFacts.jobId), madeWith === undefined ? undefined : ne(jobFacts.madeWith, madeWith)),
+      ),
+    )
     .orderBy(asc(jobs.id))
     .limit(limit);
   return rows.map(({ id }) => id);

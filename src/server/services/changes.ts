@@ -1,10 +1,7 @@
 import { EventEmitter } from "node:events";
-
-/** A job whose log grew. */
-export interface Change {
-  readonly jobId: number;
-  readonly seq: number;
-}
+import type { OpenDatabase } from "@/server/db/connect";
+import type { Change } from "@/server/db/other-servers";
+import { shopDatabase } from "@/server/db/shop-database";
 
 /** On globalThis, since pages and endpoints may be loaded as several copies of this module. */
 const holder = globalThis as { goodSpindleChanges?: EventEmitter };
@@ -18,9 +15,24 @@ function emitter(): EventEmitter {
   return holder.goodSpindleChanges;
 }
 
-/** Tells every screen that looks on. Called after the transaction, never inside it. */
+/** Tells every screen that looks on, at every server of this shop. Called after the transaction, never inside it. */
 export function announce(change: Change): void {
   emitter().emit("change", change);
+  void shopDatabase().then(({ others }) => others?.tell(change));
+}
+
+/** What the other servers on one database announce is announced here too. */
+export function hearOthers({ others }: OpenDatabase): void {
+  others?.hear(
+    (change) => emitter().emit("change", change),
+    () => emitter().emit("gap"),
+  );
+}
+
+/** Some changes were not heard: whoever looks on loads anew. @returns what ends the listening */
+export function onGap(listener: () => void): () => void {
+  emitter().on("gap", listener);
+  return () => emitter().off("gap", listener);
 }
 
 /** @returns what ends the listening */

@@ -1,10 +1,12 @@
+import { createHash } from "node:crypto";
 import pLimit from "p-limit";
 import sharp, { type Sharp } from "sharp";
 import type { Picture } from "@/core/job/log/entry";
 import { fail, issue, ok, type Result } from "@/core/result";
 import type { Executor } from "@/server/db/executor";
+import type { PictureSize } from "@/server/db/pictures";
+import { shopDatabase } from "@/server/db/shop-database";
 import { addFile, fileByHash } from "@/server/repositories/files";
-import { hashOf, KEPT_TYPE, writePicture } from "./picture-files";
 
 /** What a telephone's camera makes, and not more. */
 export const MAX_PICTURE_BYTES = 25 * 1024 * 1024;
@@ -18,6 +20,8 @@ const SIGNATURES: readonly { readonly type: string; readonly at: number; readonl
   { type: "png", at: 0, bytes: "89504e470d0a1a0a" },
   { type: "webp", at: 8, bytes: "57454250" },
 ];
+
+export const KEPT_TYPE = "image/jpeg";
 
 export interface KeptPicture {
   readonly sha256: string;
@@ -96,12 +100,25 @@ export async function keepPicture(
       "This picture is cut short or damaged: nothing of it was kept. Take it again.",
     );
   const { whole, small } = made;
-  const sha256 = hashOf(whole.data);
-  await writePicture(sha256, "whole", whole.data);
-  await writePicture(sha256, "small", small.data);
+  const sha256 = createHash("sha256").update(whole.data).digest("hex");
+  const { pictures } = await shopDatabase();
+  await pictures.write(sha256, "whole", whole.data);
+  await pictures.write(sha256, "small", small.data);
   const { width, height } = whole;
   await addFile(on, { sha256, type: KEPT_TYPE, bytes: whole.data.length, width, height, addedAt: now });
   return ok({ sha256, width, height });
+}
+
+/** @returns undefined where no such picture lies */
+export async function readPicture(sha256: string, size: PictureSize): Promise<Uint8Array | undefined> {
+  const { pictures } = await shopDatabase();
+  return pictures.read(sha256, size);
+}
+
+/** Whether a picture was kept here once, whatever became of its file. */
+export async function isKeptPicture(sha256: string): Promise<boolean> {
+  const { db } = await shopDatabase();
+  return (await fileByHash(db, sha256)) !== undefined;
 }
 
 /** The entry of a picture names bytes that lie here, in their own size. */

@@ -86,9 +86,14 @@ async function seedStory(story: Story, anchor: Date, shopContext: ShopContext): 
   }
 }
 
-/** Fills an empty database with the demo shop. Every line passes the same checks as one typed at the bench. */
-export async function seedDemo(shopContext: ShopContext, anchor: Date): Promise<void> {
-  await writeSettings(shopContext.db, TERN_QUAY, 0, anchor.toISOString());
-  const shop = await shopContextOn(shopContext.db);
-  for (const story of STORIES) await seedStory(story, anchor, shop);
+/**
+ * Fills an empty database with the demo shop, all of it or nothing. Every line passes the same checks as one typed at the
+ * bench.
+ */
+export async function seedDemo({ db }: ShopContext, anchor: Date): Promise<void> {
+  await db.transaction(async (tx) => {
+    await writeSettings(tx, TERN_QUAY, 0, anchor.toISOString());
+    const shop = await shopContextOn(tx);
+    for (const story of STORIES) await seedStory(story, anchor, shop);
+  });
 }

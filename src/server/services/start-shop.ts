@@ -1,11 +1,12 @@
 import { TERN_QUAY } from "@/demo/shop";
-import { backUpByNight } from "@/server/backup/backups";
+import { backUpBeforeUpgrade, backUpByNight } from "@/server/backup/backups";
 import type { OpenDatabase } from "@/server/db/connect";
 import { FolderTrouble } from "@/server/db/folder";
 import { FolderInUse } from "@/server/db/lock";
 import { shopDatabase } from "@/server/db/shop-database";
 import { countJobs } from "@/server/queries/jobs";
 import { accessCode, needsAccess } from "./access";
+import { hearOthers } from "./changes";
 import { readyFacts, renewFacts } from "./rebuild-facts";
 import { lastOpening, seedDemo } from "./seed-demo";
 import { shopContextOn } from "./shop-context";
@@ -25,7 +26,7 @@ function anchorDate(): Date {
 /** A folder that cannot be used ends this process with one sentence and an exit code of its own. */
 async function openOrEnd(): Promise<OpenDatabase> {
   try {
-    return await shopDatabase();
+    return await shopDatabase(backUpBeforeUpgrade);
   } catch (error) {
     const isKnown = error instanceof FolderInUse || error instanceof FolderTrouble;
     console.error(isKnown ? error.message : `The database does not open: ${String(error)}`);
@@ -34,13 +35,15 @@ async function openOrEnd(): Promise<OpenDatabase> {
 }
 
 async function start(): Promise<StartedShop> {
-  const { db, engine } = await openOrEnd();
+  const database = await openOrEnd();
+  const { db, engine } = database;
+  hearOthers(database);
   if (needsAccess()) accessCode();
   const shopContext = await shopContextOn(db);
   // Seeded once: a shop that has set anything, or has a job, is never touched.
   const isUntouched = shopContext.settings.version === 0 && (await countJobs(db)) === 0;
   if (isUntouched && process.env["GOOD_SPINDLE_SEED"] === "demo") await seedDemo(shopContext, anchorDate());
-  backUpByNight(db, async () => (await shopContextOn(db)).settings.value.zone);
+  backUpByNight(database, async () => (await shopContextOn(db)).settings.value.zone);
   const started = await shopContextOn(db);
   await readyFacts(started);
   void renewFacts(started).catch((error) =>

@@ -1,9 +1,8 @@
 import * as yup from "yup";
 import { ok } from "@/core/result";
 import { strictObject } from "@/core/validate";
-import { backupFolder, listBackups, makeBackup } from "@/server/backup/backups";
+import { backUpNow, backupFolder, listBackups } from "@/server/backup/backups";
 import { defineEndpoint } from "@/server/http/endpoint";
-import { readShopContext } from "@/server/services/shop-context";
 
 const backup = strictObject({
   name: yup.string().required(),
@@ -24,5 +23,5 @@ export const GET = defineEndpoint({
 export const POST = defineEndpoint({
   about: "Makes a backup now, and reads it back before it counts as one",
   response: backup,
-  handle: async () => makeBackup((await readShopContext()).db, new Date()),
+  handle: async () => backUpNow(new Date()),
 });

@@ -3,7 +3,7 @@ import { issue } from "@/core/result";
 import { strictObject } from "@/core/validate";
 import { describeRoute } from "@/server/http/endpoint";
 import { problem } from "@/server/http/problem";
-import { KEPT_TYPE, readPicture } from "@/server/services/picture-files";
+import { isKeptPicture, KEPT_TYPE, readPicture } from "@/server/services/keep-picture";
 
 const YEAR_S = 31_536_000;
 
@@ -19,7 +19,12 @@ export const GET = describeRoute(
     const sha = params["sha"] ?? "";
     const size = url.searchParams.get("size") === "small" ? "small" : "whole";
     const bytes = /^[0-9a-f]{64}$/.test(sha) ? await readPicture(sha, size) : undefined;
-    if (!bytes) return problem(404, [issue("sha", "not-found/picture", "There is no such picture.", sha)]);
+    if (!bytes) {
+      const message = (await isKeptPicture(sha))
+        ? "This picture was kept here, and its file is gone: put the folder pictures of a backup back into the data folder."
+        : "There is no such picture.";
+      return problem(404, [issue("sha", "not-found/picture", message, sha)]);
+    }
     return new Response(Buffer.from(bytes), {
       headers: {
         "content-type": KEPT_TYPE,
