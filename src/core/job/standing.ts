@@ -1,4 +1,4 @@
-import type { AcceptanceRun, TakenIn, ToolReading } from "./log/entry";
+import type { AcceptanceRun, DeadCheckReading, TakenIn, ToolReading } from "./log/entry";
 import type { Placed } from "./log/lines";
 import type { JobView } from "./log/reduce";
 
@@ -8,7 +8,6 @@ type Whole =
   | "machine"
   | "bench"
   | "plugFacts"
-  | "deadChecks"
   | "questions"
   | "timers"
   | "unreadable"
@@ -24,6 +23,7 @@ export interface Standing extends Pick<JobView, Whole> {
     "machine" | "tag" | "place" | "family" | "protectionClass" | "ownerId"
   > | null;
   readonly complaint: Pick<NonNullable<JobView["complaint"]>, "circumstance" | "afterMinutes"> | null;
+  readonly deadChecks: readonly (Pick<DeadCheckReading, "checkId" | "verdict"> & { readonly seq: number })[];
   readonly readings: readonly (Pick<ToolReading, "moveId" | "toolId"> & {
     readonly seq: number;
     readonly finding: Pick<ToolReading["finding"], "verdict">;
@@ -51,7 +51,7 @@ function placeOf({ seq, at, by }: Placed): Placed {
 
 /** The little that is kept of each job beside its log. */
 export function standingOf(view: JobView): Standing {
-  const { jobId, seq, machine, bench, plugFacts, deadChecks, questions, timers, unreadable } = view;
+  const { jobId, seq, machine, bench, plugFacts, unreadable } = view;
   const { takenIn, complaint, decision, signedOff, lastChangeSeq } = view;
   return {
     jobId,
@@ -59,9 +59,10 @@ export function standingOf(view: JobView): Standing {
     machine,
     bench,
     plugFacts,
-    deadChecks,
-    questions,
-    timers,
+    deadChecks: view.deadChecks.map(({ seq: line, checkId, verdict }) => ({ seq: line, checkId, verdict })),
+    // Only the last question and the last timer are waited for.
+    questions: view.questions.slice(-1),
+    timers: view.timers.slice(-1),
     unreadable,
     lastChangeSeq,
     takenIn: takenIn && {

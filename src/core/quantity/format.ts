@@ -116,44 +116,51 @@ export function formatMoney(minor: number, currency: string): string {
   return PRINTABLE.test(withSign) ? withSign : shown("code");
 }
 
+/** A format of each zone, made once: making one takes as long as reading a job. */
+function byZone(locale: string, options: Intl.DateTimeFormatOptions): (zone: string) => Intl.DateTimeFormat {
+  const formats = new Map<string, Intl.DateTimeFormat>();
+  return (timeZone) => {
+    const format = formats.get(timeZone) ?? new Intl.DateTimeFormat(locale, { ...options, timeZone });
+    formats.set(timeZone, format);
+    return format;
+  };
+}
+
+const isoDayFormat = byZone("en-CA", { year: "numeric", month: "2-digit", day: "2-digit" });
+const instantFormat = byZone("en-GB", {
+  weekday: "short",
+  day: "numeric",
+  month: "short",
+  hour: "2-digit",
+  minute: "2-digit",
+  hourCycle: "h23",
+});
+
 /**
  * An instant in the shop's own zone.
  * @example formatInstant("2026-11-25T08:30:00Z", "Europe/Berlin") // "Wed 25 Nov 09:30"
  */
 export function formatInstant(iso: string, zone: string): string {
-  const parts = new Intl.DateTimeFormat("en-GB", {
-    timeZone: zone,
-    weekday: "short",
-    day: "numeric",
-    month: "short",
-    hour: "2-digit",
-    minute: "2-digit",
-    hourCycle: "h23",
-  }).formatToParts(new Date(iso));
+  const parts = instantFormat(zone).formatToParts(new Date(iso));
   const of = (type: string): string => parts.find((part) => part.type === type)?.value ?? "";
   return `${of("weekday")} ${of("day")} ${of("month")} ${of("hour")}:${of("minute")}`;
 }
 
+const DAY_FORMAT = new Intl.DateTimeFormat("en-GB", {
+  timeZone: "UTC",
+  day: "numeric",
+  month: "short",
+  year: "numeric",
+});
+
 /** A calendar day in words. @example formatDay("2026-12-03") // "3 Dec 2026" */
 export function formatDay(day: string): string {
-  const parts = new Intl.DateTimeFormat("en-GB", {
-    timeZone: "UTC",
-    day: "numeric",
-    month: "short",
-    year: "numeric",
-  }).formatToParts(new Date(`${day}T00:00:00Z`));
+  const parts = DAY_FORMAT.formatToParts(new Date(`${day}T00:00:00Z`));
   const of = (type: string): string => parts.find((part) => part.type === type)?.value ?? "";
   return `${of("day")} ${of("month")} ${of("year")}`;
 }
 
-/** One a zone: making one takes as long as reading a job. */
-const dayFormats = new Map<string, Intl.DateTimeFormat>();
-
 /** Whether a calendar day or an instant falls on which day in the shop's zone: `2026-11-25`. */
 export function dayIn(iso: string, zone: string): string {
-  const format =
-    dayFormats.get(zone) ??
-    new Intl.DateTimeFormat("en-CA", { timeZone: zone, year: "numeric", month: "2-digit", day: "2-digit" });
-  dayFormats.set(zone, format);
-  return format.format(new Date(iso));
+  return isoDayFormat(zone).format(new Date(iso));
 }

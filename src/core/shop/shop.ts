@@ -26,3 +26,6 @@ export interface Shop {
   /** The moment the page was made: screens tick on from it. */
   readonly now: string;
 }
+
+/** As much of it as the Bench uses. */
+export type BenchShop = Pick<Shop, "settings" | "limits" | "deadChecks" | "moves" | "tools" | "now">;

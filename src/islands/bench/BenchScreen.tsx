@@ -3,7 +3,7 @@ import { type Band, collars, type NextStep, nextStep } from "@/core/job/next-ste
 import type { Standing } from "@/core/job/standing";
 import { asSeen } from "@/core/safety/bench-state";
 import { type BenchSummary, benchSummary } from "@/core/safety/bench-summary";
-import type { Shop } from "@/core/shop/shop";
+import type { BenchShop } from "@/core/shop/shop";
 import { BenchBadge } from "../frame/BenchBadge";
 import { MiniShaft } from "../frame/JobShaft";
 import { PlainFrame } from "../frame/PlainFrame";
@@ -68,7 +68,7 @@ function noTouches(): boolean {
   return false;
 }
 
-function useJobsOnBench(jobs: readonly BenchJob[], shop: Shop): readonly JobOnBench[] {
+function useJobsOnBench(jobs: readonly BenchJob[], shop: BenchShop): readonly JobOnBench[] {
   const now = useNow(shop.now);
   const isFreshFor = useWatches();
   useTouches(undefined, noTouches);
@@ -223,7 +223,7 @@ export function BenchScreen({
   backup,
 }: {
   readonly page: BenchPage;
-  readonly shop: Shop;
+  readonly shop: BenchShop;
   /** When the last good backup was made, where that is too long ago; empty where there is none at all. */
   readonly backup?: { readonly at: string } | undefined;
 }) {

@@ -63,8 +63,8 @@ async function cutOf(db: Executor): Promise<Cut> {
     async (tx) => {
       await tx.execute(sql`set local time zone 'UTC'`);
       const small = new Map<Table, readonly Row[]>();
+      // Before an upgrade the database is an older one: a table that came later has nothing to tell yet.
       for (const [table, order] of Object.entries(ORDER))
-        // Before an upgrade the database is an older one: a table that came later has nothing to tell yet.
         if (await hasTable(tx, table))
           small.set(
             table as Table,

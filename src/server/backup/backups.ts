@@ -141,11 +141,11 @@ export function isDue(last: string | undefined, now: Date, zone: string): boolea
 }
 
 /** Backups by night, as long as the process lives. */
-export function backUpByNight(shop: Kept, zoneOf: () => Promise<string>): void {
+export function backUpByNight(zoneOf: () => Promise<string>): void {
   const look = async (): Promise<void> => {
     const now = new Date();
     if (!isDue(listBackups()[0]?.at, now, await zoneOf())) return;
-    const made = await makeBackup(shop, now);
+    const made = await backUpNow(now);
     if (!made.ok) console.error(`The backup failed: ${made.issues.map(({ message }) => message).join(" ")}`);
   };
   const tryIt = (): void =>

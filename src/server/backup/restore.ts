@@ -1,5 +1,13 @@
-import { createWriteStream, existsSync, mkdirSync, readdirSync, renameSync, rmSync } from "node:fs";
-import { dirname, join } from "node:path";
+import {
+  createWriteStream,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from "node:fs";
+import { basename, dirname, join } from "node:path";
 import { createInterface } from "node:readline";
 import type { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
@@ -12,6 +20,8 @@ import { type Manifest, memberOf, PICTURES, TABLES, type Table } from "./archive
 import { readArchive, verifyArchive } from "./read-archive";
 
 const BATCH = 500;
+/** Says to the first start that this shop is a backup of some time ago. */
+export const PUT_BACK = "put-back.json";
 
 async function putBack(db: Executor, table: Table, rows: readonly string[]): Promise<void> {
   if (rows.length === 0) return;
@@ -80,6 +90,7 @@ export async function restoreArchive(
   } finally {
     await shop.close();
   }
+  writeFileSync(join(part, PUT_BACK), JSON.stringify({ from: basename(path) }), { mode: 0o600 });
   syncTree(part);
   rmSync(folder, { recursive: true, force: true });
   renameSync(part, folder);

@@ -27,6 +27,7 @@ import { lockFolder } from "./lock";
 import { type OtherServers, otherServers } from "./other-servers";
 import { type Pictures, picturesInFolder, picturesInTable } from "./pictures";
 import * as schema from "./schema";
+import { finishSwitch } from "./switch-shop";
 import { SYNCED_START, SyncedFolder } from "./synced-folder";
 import { Upkeep } from "./upkeep";
 
@@ -159,6 +160,7 @@ export async function openFolder(
   prepareFolder(folder);
   const lock = await lockFolder(folder, who);
   try {
+    finishSwitch(folder);
     const state = inspectFolder(folder);
     const client = await openOrRebuild(folder, state, tell);
     const db = drizzleEmbedded(client, { schema });

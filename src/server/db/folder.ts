@@ -72,7 +72,8 @@ export function troubleOf(error: unknown, folder: string): FolderTrouble | undef
   return undefined;
 }
 
-function syncPath(path: string): void {
+/** Brings a file, or the names in a folder, to the disk. */
+export function syncPath(path: string): void {
   const file = openSync(path, "r");
   try {
     fsyncSync(file);

@@ -28,11 +28,33 @@ export function shopDatabase(beforeUpgrade?: BeforeUpgrade): Promise<OpenDatabas
   return holder.goodSpindleDatabase;
 }
 
+/**
+ * Puts another database in the place of the one that is open: whoever asks from now on waits for it.
+ */
+export function reopenDatabase(): Promise<OpenDatabase> {
+  const last = holder.goodSpindleDatabase;
+  holder.goodSpindleDatabase = (async () => {
+    const old = await last;
+    await new Promise((resolve) => setTimeout(resolve, LONGEST_REQUEST_MS));
+    await old?.close();
+    return open(undefined);
+  })();
+  holder.goodSpindleDatabase.catch((error: unknown) => {
+    console.error(
+      `The shop could not be opened again: ${error instanceof Error ? error.message : String(error)}`,
+    );
+    process.exit(1);
+  });
+  return holder.goodSpindleDatabase;
+}
+
 /** Tests hand in their own. */
 export function setDatabase(database: OpenDatabase): void {
   holder.goodSpindleDatabase = Promise.resolve(database);
 }
 
+/** Requests that had the old database in hand are over by then, or fail. */
+const LONGEST_REQUEST_MS = 500;
 const LONGEST_CLOSING_MS = 4_000;
 
 /** The launcher holds the other end of stdin: when it is gone, however it went, nobody would stop this process. */

@@ -33,7 +33,6 @@ const whereItStands = {
     plugSeq: yup.number().integer().min(0).required(),
     lastSeqBy: yup.object().required(),
   }).required(),
-  deadChecks: rows(),
   lastChangeSeq: yup.number().integer().min(0).required(),
   questions: rows(),
   timers: rows(),
@@ -52,6 +51,7 @@ export const standingAnswer = strictObject({
     .nullable()
     .defined(),
   complaint: yup.object({ circumstance: yup.string().required() }).nullable().defined(),
+  deadChecks: lines(),
   readings: lines(),
   answers: lines(),
   interventions: lines(),
@@ -66,6 +66,7 @@ export const standingAnswer = strictObject({
 /** Schema of a JobView on the wire. */
 export const jobViewAnswer = strictObject({
   ...whereItStands,
+  deadChecks: rows(),
   takenIn: seqRow.nullable().defined(),
   plate: seqRow.nullable().defined(),
   capacitors: rows(),

@@ -23,10 +23,12 @@ export function announce(change: Change): void {
 
 /** What the other servers on one database announce is announced here too. */
 export function hearOthers({ others }: OpenDatabase): void {
-  others?.hear(
-    (change) => emitter().emit("change", change),
-    () => emitter().emit("gap"),
-  );
+  others?.hear((change) => emitter().emit("change", change), announceGap);
+}
+
+/** Everything may be another: whoever looks on loads anew. */
+export function announceGap(): void {
+  emitter().emit("gap");
 }
 
 /** Some changes were not heard: whoever looks on loads anew. @returns what ends the listening */

@@ -1,5 +1,12 @@
-import type { Shop } from "@/core/shop/shop";
+import type { BenchShop, Shop } from "@/core/shop/shop";
 import type { ShopContext } from "./shop-context";
+
+/** As much of them as the Bench uses: of the moves, those that tools judge. */
+export function benchProps(shopContext: ShopContext, now: string): BenchShop {
+  const { settings, limits, deadChecks, moves, tools } = shopProps(shopContext, now);
+  const judged = new Set(tools.flatMap(({ judges }) => judges));
+  return { settings, limits, deadChecks, tools, now, moves: moves.filter(({ id }) => judged.has(id)) };
+}
 
 /** The props that every screen gets with its page. */
 export function shopProps(

@@ -1,15 +1,17 @@
 import { TERN_QUAY } from "@/demo/shop";
 import { backUpBeforeUpgrade, backUpByNight } from "@/server/backup/backups";
 import type { OpenDatabase } from "@/server/db/connect";
+import type { Executor } from "@/server/db/executor";
 import { FolderTrouble } from "@/server/db/folder";
 import { FolderInUse } from "@/server/db/lock";
-import { shopDatabase } from "@/server/db/shop-database";
+import { dataFolder, shopDatabase } from "@/server/db/shop-database";
 import { countJobs } from "@/server/queries/jobs";
 import { accessCode, needsAccess } from "./access";
 import { hearOthers } from "./changes";
+import { doubtPlugs } from "./doubt-plugs";
 import { readyFacts, renewFacts } from "./rebuild-facts";
 import { lastOpening, seedDemo } from "./seed-demo";
-import { shopContextOn } from "./shop-context";
+import { readShopContext, shopContextOn } from "./shop-context";
 
 export interface StartedShop {
   readonly engine: string;
@@ -34,6 +36,13 @@ async function openOrEnd(): Promise<OpenDatabase> {
   }
 }
 
+/** What a database that was just opened owes before anybody is served. */
+export async function bringToLife(db: Executor, folder: string): Promise<void> {
+  const shopContext = await shopContextOn(db);
+  await readyFacts(shopContext);
+  await doubtPlugs(folder, shopContext, new Date().toISOString());
+}
+
 async function start(): Promise<StartedShop> {
   const database = await openOrEnd();
   const { db, engine } = database;
@@ -43,10 +52,9 @@ async function start(): Promise<StartedShop> {
   // Seeded once: a shop that has set anything, or has a job, is never touched.
   const isUntouched = shopContext.settings.version === 0 && (await countJobs(db)) === 0;
   if (isUntouched && process.env["GOOD_SPINDLE_SEED"] === "demo") await seedDemo(shopContext, anchorDate());
-  backUpByNight(database, async () => (await shopContextOn(db)).settings.value.zone);
-  const started = await shopContextOn(db);
-  await readyFacts(started);
-  void renewFacts(started).catch((error) =>
+  backUpByNight(async () => (await readShopContext()).settings.value.zone);
+  await bringToLife(db, dataFolder());
+  void renewFacts(await shopContextOn(db)).catch((error) =>
     console.error(`Jobs could not be worked out anew: ${String(error)}`),
   );
   return { engine, jobs: await countJobs(db) };

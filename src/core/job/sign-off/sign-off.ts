@@ -13,19 +13,22 @@ export interface SignOffWord {
 type DeadChecks = Pick<Knowledge, "deadChecks">;
 
 /** A check of the machine's class with its last reading since the last thing done to the machine, if there is one. */
-export interface FinalTest {
+export interface FinalTest<Check = Standing["deadChecks"][number]> {
   readonly checkId: string;
-  readonly reading: Standing["deadChecks"][number] | undefined;
+  readonly reading: Check | undefined;
   /** The check that may stand for it. */
   readonly alternative: string | undefined;
 }
 
 /** The tests of the protection class that must follow the last change to the machine. */
-export function finalTests(view: Standing, { deadChecks }: DeadChecks): readonly FinalTest[] {
+export function finalTests<Check extends Standing["deadChecks"][number]>(
+  view: Pick<Standing, "takenIn" | "lastChangeSeq"> & { readonly deadChecks: readonly Check[] },
+  { deadChecks }: DeadChecks,
+): readonly FinalTest<Check>[] {
   const protection = view.takenIn?.protectionClass ?? "not-known";
-  const since = (id: string): FinalTest["reading"] =>
+  const since = (id: string): Check | undefined =>
     view.deadChecks.find(({ checkId, seq }) => checkId === id && seq > view.lastChangeSeq);
-  const isTold = (reading: FinalTest["reading"]): boolean =>
+  const isTold = (reading: Check | undefined): boolean =>
     reading !== undefined && reading.verdict !== "undecided";
   return checksFor(deadChecks, protection).map((check) => {
     const own = since(check.id);
