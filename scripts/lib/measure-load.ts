@@ -68,25 +68,25 @@ async function pagesUnderLoad(address: string, jobs: number): Promise<void> {
   }
 }
 
-/** A backup while the Bench is asked for again and again. */
+interface BackupState {
+  readonly work: { readonly isDone: boolean; readonly trouble: string | null } | null;
+}
+
+/** A backup while the Bench is asked for, as one device would: twice a second. */
 async function exportUnderLoad(address: string, pid: number | undefined): Promise<void> {
   const began = Date.now();
-  let isDone = false;
-  const made = fetch(`${address}/api/backups`, {
-    method: "POST",
-    headers: { "content-type": "application/json" },
-    body: "{}",
-  })
-    .then(async (answer) => ({ ok: answer.ok, text: await answer.text() }))
-    .finally(() => {
-      isDone = true;
-    });
+  await fetch(`${address}/api/backups`, { method: "POST" });
   const times: number[] = [];
-  while (!isDone) times.push(await answered(address, "/"));
-  const { ok, text } = await made;
-  console.log(
-    `  ${ok ? "backup" : `backup FAILED: ${text}`} in ${seconds(began)}, memory at most ${residentMegabytes(pid, "VmHWM")} MB`,
-  );
+  for (;;) {
+    const { work } = (await (await fetch(`${address}/api/backups`)).json()) as BackupState;
+    if (work?.isDone) {
+      const how = work.trouble ? `backup FAILED: ${work.trouble}` : "backup";
+      console.log(`  ${how} in ${seconds(began)}, memory at most ${residentMegabytes(pid, "VmHWM")} MB`);
+      break;
+    }
+    times.push(await answered(address, "/"));
+    await new Promise((resolve) => setTimeout(resolve, 500));
+  }
   told("Bench meanwhile", times);
 }
 

@@ -7,6 +7,7 @@ import type { BenchShop } from "@/core/shop/shop";
 import { BenchBadge } from "../frame/BenchBadge";
 import { MiniShaft } from "../frame/JobShaft";
 import { PlainFrame } from "../frame/PlainFrame";
+import { useAwake } from "../state/awake";
 import { useNow } from "../state/clock";
 import { useTouches, useWatches } from "../state/watch";
 import { ageWords } from "../words/backup";
@@ -216,6 +217,9 @@ function Places({ all, place, onPlace }: PlacesProps) {
   );
 }
 
+/** Lines of each band that come with the page; the others follow once it is awake, which is long before anybody scrolls. */
+const FIRST_LINES = 15;
+
 /** The machines standing here, in three bands: what can be done this minute, what waits, what falls due. */
 export function BenchScreen({
   page,
@@ -229,6 +233,7 @@ export function BenchScreen({
 }) {
   const bench = useBench(page);
   const all = useJobsOnBench(bench.jobs, shop);
+  const isAwake = useAwake();
   const [place, setPlace] = useState<string | undefined>(undefined);
   const shown = place === undefined ? all : all.filter(({ standing }) => placeOf(standing) === place);
   const { zone, shopName } = shop.settings;
@@ -274,7 +279,7 @@ export function BenchScreen({
             {isNow && first ? <Loudest jobOnBench={first} zone={zone} /> : null}
             {lines.length === 0 ? <p className="py-3 text-soft">{empty}</p> : null}
             <ul className={isNow ? "mt-2" : ""}>
-              {(isNow ? rest : lines).map((one) => (
+              {(isNow ? rest : lines).slice(0, isAwake ? undefined : FIRST_LINES).map((one) => (
                 <BenchLine key={one.standing.jobId} jobOnBench={one} zone={zone} />
               ))}
             </ul>

@@ -6,6 +6,7 @@ import { useJobScreen } from "../frame/use-job-screen";
 import { useAwake } from "../state/awake";
 import { DoorPart } from "./DoorPart";
 import { EMPTY_FORM, formFrom, plateFields } from "./form";
+import { ImportJob } from "./ImportJob";
 import { JobPictures } from "./JobPictures";
 import { Owner } from "./Owner";
 import { PlainlySeen } from "./PlainlySeen";
@@ -81,6 +82,7 @@ export function NewJobScreen(props: NewJobProps) {
     <PlainFrame path={undefined}>
       <h1 className="mb-3 font-bold text-[28px] leading-tight">Take in a machine</h1>
       {isAwake ? <TakeInSheet ownerName="" shop={props.shop} begun={begunFrom(props)} /> : null}
+      {isAwake ? <ImportJob /> : null}
     </PlainFrame>
   );
 }
@@ -104,6 +106,9 @@ export function TakeInScreen({ job, ownerName, ownerContact, shop, plate }: Take
           </a>
           <a className="btn btn-outline" href={`/jobs/new?from=${job.jobId}&as=same`}>
             Begin a new job from it
+          </a>
+          <a className="btn btn-outline" href={`/api/jobs/${job.jobId}/archive`} download>
+            File for another shop
           </a>
         </span>
       </h1>

@@ -26,9 +26,7 @@ export async function rawBody(request: Request, most: number): Promise<Result<Ui
   const bytes = await readLimited(request, most);
   if (bytes) return ok(bytes);
   const limit = `${Math.round(most / 1024 / 1024)} MB`;
-  return fail(
-    issue("", "body/too-large", `The file is larger than ${limit}: take the picture with fewer pixels.`),
-  );
+  return fail(issue("", "body/too-large", `The file is larger than ${limit}, the most that is taken here.`));
 }
 
 /** The JSON of a request, never more than the limit of it in memory. */
