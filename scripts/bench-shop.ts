@@ -1,4 +1,4 @@
-// npm run bench:shop: what docs/methods/reliability.md promises, measured. Options: --fuzz N --kills N --cuts N --jobs N --pictures N --large FOLDER
+// npm run bench:shop: what docs/methods/reliability.md promises, measured. Options: --fuzz N --kills N --cuts N --logs N --jobs N --pictures N --large FOLDER
 import { spawnSync } from "node:child_process";
 import { randomUUID } from "node:crypto";
 import { mkdtempSync } from "node:fs";
@@ -14,6 +14,7 @@ const { values } = parseArgs({
     fuzz: { type: "string", default: "200000" },
     kills: { type: "string", default: "100" },
     cuts: { type: "string", default: "100" },
+    logs: { type: "string", default: "500" },
     jobs: { type: "string", default: "50000" },
     pictures: { type: "string", default: "20000" },
     /** A large shop that was made before. */
@@ -68,6 +69,9 @@ suite(`${values.fuzz} hostile requests: none 500, none over 2 s`, "tests/server/
 });
 suite(`${values.kills} hard kills: nothing acknowledged lost`, "tests/server/kill.test.ts", {
   KILLS: values.kills,
+});
+suite(`every offered action of the demo and of ${values.logs} logs holds`, "tests/server/offered.test.ts", {
+  OFFERED_LOGS: values.logs,
 });
 suite(`${values.cuts} power cuts: nothing acknowledged lost`, "tests/server/power-cut.test.ts", {
   CUTS: values.cuts,

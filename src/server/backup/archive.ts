@@ -29,7 +29,7 @@ export const PICTURES = /^pictures\/([0-9a-f]{2})\/([0-9a-f]{64}(?:\.small)?\.jp
 /** A fixed moment: the same shop gives the same bytes whenever it is exported. */
 const MADE_AT = new Date("2000-01-01T00:00:00Z");
 const MODE = 0o100600;
-const BATCH = 2000;
+const BATCH = 1000;
 
 async function rowsOf(on: Executor, query: ReturnType<typeof sql>): Promise<readonly Row[]> {
   const { rows } = (await on.execute(query)) as unknown as {
@@ -80,22 +80,32 @@ async function cutOf(db: Executor): Promise<Cut> {
   );
 }
 
-/** Lines of every log up to the cut, a batch at a time: the log is only added to, so no transaction is held meanwhile. */
-async function* entriesUpTo(db: Executor, { lastSeq }: Cut): AsyncGenerator<readonly Row[]> {
+interface KeptLine {
+  readonly job: number;
+  readonly seq: number;
+  /** As the database writes it: its keys always stand in the same order. */
+  readonly text: string;
+}
+
+/**
+ * Lines of every log up to the cut, a batch at a time: the log is only added to, so no transaction is held meanwhile, and
+ * between two batches whoever waits for the database is served.
+ */
+async function* entriesUpTo(db: Executor, { lastSeq }: Cut): AsyncGenerator<readonly string[]> {
   let [job, seq] = [0, 0];
   for (;;) {
     const batch = await db.transaction(async (tx) => {
       await tx.execute(sql`set local time zone 'UTC'`);
-      return rowsOf(
-        tx,
-        sql`select to_jsonb(e) as row from entries e where (job_id, seq) > (${job}, ${seq})
-            order by job_id, seq limit ${BATCH}`,
-      );
+      const { rows } = (await tx.execute(
+        sql`select job_id as job, seq, to_jsonb(e)::text as text from entries e
+            where (job_id, seq) > (${job}, ${seq}) order by job_id, seq limit ${BATCH}`,
+      )) as unknown as { readonly rows: readonly KeptLine[] };
+      return rows;
     });
     const last = batch.at(-1);
     if (!last) return;
-    [job, seq] = [Number(last["job_id"]), Number(last["seq"])];
-    yield batch.filter((row) => Number(row["seq"]) <= (lastSeq.get(Number(row["job_id"])) ?? 0));
+    [job, seq] = [last.job, last.seq];
+    yield batch.filter((line) => line.seq <= (lastSeq.get(line.job) ?? 0)).map(({ text }) => text);
   }
 }
 
@@ -123,10 +133,10 @@ export async function writeArchive(db: Executor, pictures: Pictures, path: strin
     zip.addReadStream(Readable.from(hashed()), name, { mtime: MADE_AT, mode: MODE, compress });
   };
   async function* lines(table: Table): AsyncGenerator<string> {
-    const batches = table === "entries" ? entriesUpTo(db, cut) : [cut.small.get(table) ?? []];
-    for await (const batch of batches) {
+    const small = (cut.small.get(table) ?? []).map(canonicalJson);
+    for await (const batch of table === "entries" ? entriesUpTo(db, cut) : [small]) {
       counts[table] = (counts[table] ?? 0) + batch.length;
-      if (batch.length > 0) yield batch.map((row) => `${canonicalJson(row)}\n`).join("");
+      if (batch.length > 0) yield `${batch.join("\n")}\n`;
     }
   }
   for (const table of TABLES) add(memberOf(table), lines(table), true);

@@ -95,6 +95,9 @@ async function make({ db, pictures }: Kept, now: Date): Promise<Result<Backup>> 
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   const name = `good-spindle-${now.toISOString().slice(0, 19).replaceAll(":", "-")}Z.zip`;
   const part = join(folder, `${name}.part`);
+  // What a process left behind that was stopped in the middle.
+  for (const old of readNames(folder))
+    if (old.endsWith(".zip.part")) rmSync(join(folder, old), { force: true });
   try {
     await writeArchive(db, pictures, part);
     const read = await verifyArchive(part);
