@@ -32,6 +32,8 @@ function refuse(response: ServerResponse, method: string | undefined): void {
 
 async function serve(): Promise<void> {
   process.env["ASTRO_NODE_AUTOSTART"] = "disabled";
+  // React makes its pages several times slower while it looks out for mistakes of its programmers.
+  process.env["NODE_ENV"] ??= "production";
   const entry = "./entry.mjs";
   const { handler } = (await import(entry)) as { readonly handler: RequestListener };
   const host = process.env["HOST"] ?? "127.0.0.1";

@@ -10,6 +10,7 @@ import { DELETE as forget } from "@/pages/api/jobs/[id]/owner";
 import { GET as find, POST as takeIn } from "@/pages/api/jobs/index";
 import { readCounts } from "@/server/queries/shop-counts";
 import { factsOf } from "@/server/repositories/job-facts";
+import { checkShop } from "@/server/services/check-shop";
 import { keepFactsOfJobs, workOutFacts } from "@/server/services/job-facts";
 import { readyFacts } from "@/server/services/rebuild-facts";
 import { seedDemo } from "@/server/services/seed-demo";
@@ -69,6 +70,19 @@ describe("what is kept of a job beside its log", () => {
   it("is what the log says, for every job of the demo, and so are the counts", async () => {
     await expectAllTrue();
     expect((await readCounts(shop.db)).faults.length).toBeGreaterThan(0);
+  });
+
+  it("is checked against the logs by a command, which names what is not as it should be", async () => {
+    expect(await checkShop(context)).toMatchObject({ jobs: 10, wrong: [], stale: [] });
+    await shop.db.execute(sql`update job_facts set search = 'nothing' where job_id = 104`);
+    const { wrong, stale } = await checkShop(context);
+    expect(stale).toEqual([104]);
+    expect(wrong.join()).toContain("job 104");
+    await keepFactsOfJobs(shop.db, stale, context);
+    await shop.db.execute(sql`update shop_counts set micro = micro + 1`);
+    expect((await checkShop(context)).wrong).toEqual(["What the closed jobs add up to is not what is kept."]);
+    await shop.db.execute(sql`update shop_counts set micro = micro - 1`);
+    expect((await checkShop(context)).wrong).toEqual([]);
   });
 
   it("can be thrown away: it is worked out again before anybody is served", async () => {

@@ -12,7 +12,7 @@ import { useNow } from "../state/clock";
 import { useTouches, useWatches } from "../state/watch";
 import { ageWords } from "../words/backup";
 import { stepWords, untilWords } from "../words/steps";
-import { type Bench, type BenchJob, type BenchPage, useBench } from "./use-bench";
+import { type Bench, type BenchJob, useBench } from "./use-bench";
 
 interface JobOnBench extends BenchJob {
   readonly step: NextStep;
@@ -198,9 +198,9 @@ function Places({ all, place, onPlace }: PlacesProps) {
   return (
     <fieldset className="mt-3">
       <legend className="sr-only">Places</legend>
-      <div className="flex flex-wrap gap-2">
+      <div className="flex max-h-40 flex-wrap gap-2 overflow-y-auto">
         {[...counts]
-          .sort(([one], [other]) => one.localeCompare(other))
+          .sort(([one], [other]) => one.localeCompare(other, "en", { numeric: true }))
           .map(([name, count]) => (
             <label className="chip" key={name}>
               <input
@@ -226,7 +226,8 @@ export function BenchScreen({
   shop,
   backup,
 }: {
-  readonly page: BenchPage;
+  /** The first page of machines ({@link BenchPage}) as JSON: an island's props are written a value at a time, which takes long. */
+  readonly page: string;
   readonly shop: BenchShop;
   /** When the last good backup was made, where that is too long ago; empty where there is none at all. */
   readonly backup?: { readonly at: string } | undefined;

@@ -41,10 +41,13 @@ function merged(shown: readonly BenchJob[], loaded: readonly BenchJob[]): readon
   return [...shown.filter(({ standing }) => !fresh.has(standing.jobId)), ...loaded];
 }
 
-/** The machines as the page had them; what changed on this or another device is loaded again. */
-export function useBench(fromPage: BenchPage): Bench {
+/** The machines as the page had them, a {@link BenchPage} as JSON; what changed on this or another device is loaded again. */
+export function useBench(fromPage: string): Bench {
   const changes = useStore($changes);
-  const [bench, setBench] = useState<Loaded>({ ...fromPage, nextGone: undefined });
+  const [bench, setBench] = useState<Loaded>(() => ({
+    ...(JSON.parse(fromPage) as BenchPage),
+    nextGone: undefined,
+  }));
   const waiting = useRef(new Set<number | undefined>());
   useEffect(() => {
     if (changes.count === 0) return undefined;

@@ -27,6 +27,10 @@ export async function lockJobs(on: Executor, jobIds: readonly number[]): Promise
   return rows.map(({ id }) => id);
 }
 
+export async function everyJobId(on: Executor): Promise<number[]> {
+  return (await on.select({ id: jobs.id }).from(jobs).orderBy(asc(jobs.id))).map(({ id }) => id);
+}
+
 export async function jobExists(on: Executor, jobId: number): Promise<boolean> {
   const rows = await on.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, jobId));
   return rows.length === 1;

@@ -41,7 +41,12 @@ export function pagesOf(
     page(SheetScreen, { ...base, ownerName: owner.ownerName }),
     page(TagScreen, { ...base, ownerName: owner.ownerName, code: "data:," }),
     page(BenchScreen, {
-      page: { jobs: [{ standing: standingOf(view), ...owner }], here: 1, gone: 0, next: null },
+      page: JSON.stringify({
+        jobs: [{ standing: standingOf(view), ...owner }],
+        here: 1,
+        gone: 0,
+        next: null,
+      }),
       shop,
     }),
   ];
