@@ -21,10 +21,10 @@ ALTER TABLE "job_facts" ADD CONSTRAINT "job_facts_job_id_jobs_id_fk" FOREIGN KEY
 CREATE INDEX "job_facts_bench" ON "job_facts" USING btree ("is_here","touched_at","job_id");--> statement-breakpoint
 CREATE INDEX "job_facts_owner" ON "job_facts" USING btree ("owner_id");--> statement-breakpoint
 CREATE INDEX "job_facts_made_with" ON "job_facts" USING btree ("made_with");--> statement-breakpoint
--- The shop's counts are the sum of all lessons, whoever writes or removes one.
+-- The shop's counts are the sum of all lessons, and of who is here and who has left, whoever writes or removes one.
 CREATE FUNCTION keep_shop_counts() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
-  IF TG_OP = 'UPDATE' AND new.lesson IS NOT DISTINCT FROM old.lesson THEN
+  IF TG_OP = 'UPDATE' AND new.lesson IS NOT DISTINCT FROM old.lesson AND new.is_here = old.is_here THEN
     RETURN NULL;
   END IF;
   INSERT INTO shop_counts AS kept (name, micro)
@@ -33,6 +33,10 @@ BEGIN
     SELECT row->>0 AS name, (row->>1)::bigint AS micro FROM jsonb_array_elements(new.lesson) row
     UNION ALL
     SELECT row->>0, -(row->>1)::bigint FROM jsonb_array_elements(old.lesson) row
+    UNION ALL
+    SELECT CASE WHEN new.is_here THEN '["here"]' ELSE '["gone"]' END, 1000000 WHERE TG_OP <> 'DELETE'
+    UNION ALL
+    SELECT CASE WHEN old.is_here THEN '["here"]' ELSE '["gone"]' END, -1000000 WHERE TG_OP <> 'INSERT'
   ) one
   GROUP BY one.name
   ORDER BY one.name

@@ -144,7 +144,10 @@ export const jobFacts = pgTable(
   ],
 );
 
-/** Sums of the lessons of all jobs, in millionths so that they add up exactly: a trigger on `job_facts` keeps them. */
+/**
+ * Sums of the lessons of all jobs, in millionths so that they add up exactly, and how many machines are here and have left: a trigger on
+ * `job_facts` keeps them.
+ */
 export const shopCounts = pgTable("shop_counts", {
   name: text("name").primaryKey(),
   micro: bigint("micro", { mode: "number" }).notNull(),

@@ -2,7 +2,7 @@ import { and, asc, desc, eq, getTableColumns, inArray, isNull, ne, or, type SQL,
 import type { Lesson } from "@/core/isolation/lesson";
 import type { Standing } from "@/core/job/standing";
 import type { Executor } from "@/server/db/executor";
-import { jobFacts, jobs, owners } from "@/server/db/schema";
+import { jobFacts, jobs, owners, shopCounts } from "@/server/db/schema";
 
 type Row = typeof jobFacts.$inferSelect;
 
@@ -110,14 +110,14 @@ export async function standingOfJobs(
   return standing(on, inArray(jobFacts.jobId, [...jobIds]), basis, jobIds.length);
 }
 
-/** How many machines are here, and how many have left. */
+/** How many machines are here, and how many have left, as the trigger on `job_facts` keeps it. */
 export async function countFacts(on: Executor): Promise<{ readonly here: number; readonly gone: number }> {
   const rows = await on
-    .select({ isHere: jobFacts.isHere, count: sql<number>`count(*)::int` })
-    .from(jobFacts)
-    .groupBy(jobFacts.isHere);
-  const of = (isHere: boolean): number => rows.find((row) => row.isHere === isHere)?.count ?? 0;
-  return { here: of(true), gone: of(false) };
+    .select()
+    .from(shopCounts)
+    .where(inArray(shopCounts.name, ['["here"]', '["gone"]']));
+  const of = (name: string): number => (rows.find((row) => row.name === name)?.micro ?? 0) / 1e6;
+  return { here: of('["here"]'), gone: of('["gone"]') };
 }
 
 const likeOf = (word: string): string => `%${word.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
