@@ -4,7 +4,7 @@ import type { ShopContext } from "./shop-context";
 
 const LOT = 100;
 /** Few enough that nobody waits long for the database meanwhile. */
-const SMALL_LOT = 20;
+const SMALL_LOT = 5;
 const TELL_FROM = 500;
 const TELL_EVERY = 5_000;
 

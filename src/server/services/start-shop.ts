@@ -54,8 +54,11 @@ async function start(): Promise<StartedShop> {
   if (isUntouched && process.env["GOOD_SPINDLE_SEED"] === "demo") await seedDemo(shopContext, anchorDate());
   backUpByNight(async () => (await readShopContext()).settings.value.zone);
   await bringToLife(db, dataFolder());
+  // A server that is stopped meanwhile leaves the rest to the next start.
   void renewFacts(await shopContextOn(db)).catch((error) =>
-    console.error(`Jobs could not be worked out anew: ${String(error)}`),
+    console.error(
+      `Some jobs were not worked out anew, the next start goes on with them (${error instanceof Error ? error.name : "error"}).`,
+    ),
   );
   return { engine, jobs: await countJobs(db) };
 }
