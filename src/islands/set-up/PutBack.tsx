@@ -63,8 +63,7 @@ export function PutBack({ backups, zone }: PutBackProps) {
         <div className="mt-2 grid justify-items-start gap-2">
           <p>
             Every job goes back to {formatInstant(to.at, zone)}. What was kept since then leaves the shop; it
-            stays on this computer in a folder of its own. Other people at work here lose what they are
-            typing.
+            stays on this computer in a folder of its own. Every screen of the shop shows it at once.
           </p>
           <button
             type="button"
