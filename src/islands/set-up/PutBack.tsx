@@ -37,27 +37,23 @@ export function PutBack({ backups, zone }: PutBackProps) {
       </summary>
       <fieldset disabled={isBusy} className="mt-1">
         <legend className="sr-only">Backups</legend>
-        <ul className="max-h-80 overflow-y-auto border-ink border-t-2">
+        <div className="flex max-h-80 flex-wrap gap-2 overflow-y-auto">
           {backups.backups.map(({ name, at, bytes }) => (
-            <li key={name} className="border-rule border-b">
-              <label className="flex min-h-11 cursor-pointer items-center gap-3">
-                <input
-                  type="radio"
-                  name="backup"
-                  className="radio border-ink"
-                  checked={name === chosen}
-                  onChange={() => setChosen(name)}
-                />
-                <span>
-                  {formatInstant(at, zone)}{" "}
-                  <span className="text-soft">
-                    {ageWords(at, Date.now())}, {sizeWords(bytes)}
-                  </span>
-                </span>
-              </label>
-            </li>
+            <label className="chip" key={name}>
+              <input
+                type="radio"
+                name="backup"
+                className="sr-only"
+                checked={name === chosen}
+                onChange={() => setChosen(name)}
+              />
+              {formatInstant(at, zone)}{" "}
+              <span className="font-normal text-soft">
+                {ageWords(at, Date.now())}, {sizeWords(bytes)}
+              </span>
+            </label>
           ))}
-        </ul>
+        </div>
       </fieldset>
       {to ? (
         <div className="mt-2 grid justify-items-start gap-2">

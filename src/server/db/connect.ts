@@ -248,6 +248,8 @@ export async function openServer(url: string): Promise<OpenDatabase> {
   pool.on("error", (error) =>
     console.error(`The PostgreSQL server closed a connection (${error.message}): it is asked again.`),
   );
+  // One that is cut while it is used says so to whoever uses it; unheard, it would end the server.
+  pool.on("connect", (client) => client.on("error", () => undefined));
   await migrateAlone(pool);
   const others = otherServers(url, pool);
   const db = drizzleServer(pool, { schema });

@@ -66,7 +66,11 @@ export class Upkeep {
       return "written-back";
     }
     if (this.isSweptWhole || this.now() - this.writtenAt < QUIET_MS) return "nothing";
-    await this.client.exec("vacuum (analyze)");
+    const { rows } = await this.client.query<{ name: string }>(
+      "select quote_ident(schemaname) || '.' || quote_ident(tablename) as name from pg_tables where schemaname <> 'information_schema'",
+    );
+    // One at a time: whoever does come is served between two of them.
+    for (const { name } of rows) await this.client.exec(`vacuum (analyze) ${name}`);
     await this.writeBack();
     this.isSweptWhole = true;
     return "swept";
