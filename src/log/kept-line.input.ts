@@ -1,8 +1,7 @@
 import * as yup from "yup";
 import { STAGES } from "@/core/job/stages";
+import { isInstant } from "@/core/quantity/format";
 import { strictObject } from "@/core/validate";
-
-const INSTANT = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?Z$/;
 
 /** A line of a log as it travels from one shop to another; its payload is read by the schema of its kind. */
 export const keptLineSchema = strictObject({
@@ -17,7 +16,10 @@ export const keptLineSchema = strictObject({
   at: yup
     .string()
     .required()
-    .matches(INSTANT)
-    .test({ name: "instant", test: (text) => text === undefined || !Number.isNaN(Date.parse(text)) }),
+    .test({
+      name: "instant",
+      message: "at is an instant such as 2026-11-25T09:00:00.000Z",
+      test: (given) => given === undefined || isInstant(given),
+    }),
   by: yup.string().required().max(40),
 });

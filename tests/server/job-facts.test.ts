@@ -144,14 +144,18 @@ describe("the Bench, a page at a time", () => {
     expect(seen).toHaveLength((await page()).gone);
   });
 
-  it.each(["", "yesterday", "2026-13-45T99:99:99.000Z_5", "2026-11-24T09:00:00.000Z_5; drop table jobs"])(
-    "a page that begins at %j is refused",
-    async (after) => {
-      const answer = await call(bench, { query: `?after=${encodeURIComponent(after)}` });
-      expect(answer.status).toBe(422);
-      expect(answer.problem.issues[0]?.message).toContain("next");
-    },
-  );
+  it.each([
+    "",
+    "yesterday",
+    "2026-13-45T99:99:99.000Z_5",
+    "0000-01-01T00:00:00.000Z_5",
+    "2026-02-30T00:00:00.000Z_5",
+    "2026-11-24T09:00:00.000Z_5; drop table jobs",
+  ])("a page that begins at %j is refused", async (after) => {
+    const answer = await call(bench, { query: `?after=${encodeURIComponent(after)}` });
+    expect(answer.status).toBe(422);
+    expect(answer.problem.issues[0]?.message).toContain("next");
+  });
 });
 
 describe("finding a job", () => {

@@ -153,6 +153,12 @@ const DAY_FORMAT = new Intl.DateTimeFormat("en-GB", {
   year: "numeric",
 });
 
+/** Whether a text is an instant exactly as we write them, of a year that every database of ours takes. */
+export function isInstant(text: string): boolean {
+  const date = new Date(text);
+  return !Number.isNaN(date.getTime()) && date.toISOString() === text && date.getUTCFullYear() >= 1970;
+}
+
 /** A calendar day in words. @example formatDay("2026-12-03") // "3 Dec 2026" */
 export function formatDay(day: string): string {
   const parts = DAY_FORMAT.formatToParts(new Date(`${day}T00:00:00Z`));

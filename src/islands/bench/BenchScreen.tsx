@@ -1,4 +1,5 @@
 import { useState } from "react";
+import type { BenchJob } from "@/core/job/bench-page";
 import { type Band, collars, type NextStep, nextStep } from "@/core/job/next-step";
 import type { Standing } from "@/core/job/standing";
 import { asSeen } from "@/core/safety/bench-state";
@@ -12,7 +13,7 @@ import { useNow } from "../state/clock";
 import { useTouches, useWatches } from "../state/watch";
 import { ageWords } from "../words/backup";
 import { stepWords, untilWords } from "../words/steps";
-import { type Bench, type BenchJob, useBench } from "./use-bench";
+import { type Bench, useBench } from "./use-bench";
 
 interface JobOnBench extends BenchJob {
   readonly step: NextStep;

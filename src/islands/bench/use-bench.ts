@@ -1,23 +1,8 @@
 import { useStore } from "@nanostores/react";
 import { useCallback, useEffect, useRef, useState } from "react";
-import type { Standing } from "@/core/job/standing";
+import type { BenchJob, BenchPage } from "@/core/job/bench-page";
 import { request } from "../state/api";
 import { $changes } from "../state/tabs";
-
-export interface BenchJob {
-  readonly standing: Standing;
-  readonly ownerName: string;
-}
-
-/** A page of machines as the server hands it out. */
-export interface BenchPage {
-  readonly jobs: readonly BenchJob[];
-  /** Machines that are here, and those that have left, on all pages. */
-  readonly here: number;
-  readonly gone: number;
-  /** Where the next page begins; null after the last one. */
-  readonly next: string | null;
-}
 
 export interface Bench extends BenchPage {
   /** Where the next page of the machines that have left begins; undefined while none was asked for. */

@@ -1,9 +1,10 @@
 import * as yup from "yup";
+import type { BenchPage } from "@/core/job/bench-page";
 import { fail, issue, ok } from "@/core/result";
 import { strictObject } from "@/core/validate";
 import { standingAnswer } from "@/server/http/answers";
 import { defineEndpoint } from "@/server/http/endpoint";
-import { type BenchPage, benchPage, readCursor } from "@/server/services/bench";
+import { benchPage, readCursor } from "@/server/services/bench";
 import { readShopContext } from "@/server/services/shop-context";
 
 const benchJob = strictObject({ standing: standingAnswer.required(), ownerName: yup.string().defined() });

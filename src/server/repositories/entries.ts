@@ -88,6 +88,16 @@ export async function entryById(
   return rows[0];
 }
 
+/** Which job lines of these ids lie in, of any job; undefined where there are none. */
+export async function jobOfAny(on: Executor, entryIds: readonly string[]): Promise<number | undefined> {
+  const rows = await on
+    .select({ jobId: entries.jobId })
+    .from(entries)
+    .where(inArray(entries.entryId, [...entryIds]))
+    .limit(1);
+  return rows[0]?.jobId;
+}
+
 export interface Placement {
   readonly entryId: string;
   readonly jobId: number;

@@ -1,4 +1,5 @@
-import type { Standing } from "@/core/job/standing";
+import type { BenchPage } from "@/core/job/bench-page";
+import { isInstant } from "@/core/quantity/format";
 import {
   type Cursor,
   countFacts,
@@ -9,21 +10,6 @@ import {
 } from "@/server/repositories/job-facts";
 import { factsBasis, folded, keepFactsOfJobs } from "./job-facts";
 import type { ShopContext } from "./shop-context";
-
-/** A machine as the Bench shows it. */
-export interface BenchJob {
-  readonly standing: Standing;
-  readonly ownerName: string;
-}
-
-/** A page of machines, how many there are in all, and where the next page begins. */
-export interface BenchPage {
-  readonly jobs: readonly BenchJob[];
-  readonly here: number;
-  readonly gone: number;
-  /** Null where this is the last page. */
-  readonly next: string | null;
-}
 
 /** More than a shop has standing about; what lies beyond is asked for. */
 const HERE_LIMIT = 200;
@@ -54,9 +40,7 @@ const cursorText = ({ touchedAt, jobId }: Cursor): string => `${touchedAt}_${job
 /** @returns undefined where it is no cursor of ours */
 export function readCursor(text: string | null): Cursor | undefined {
   const [, touchedAt = "", jobId] = CURSOR.exec(text ?? "") ?? [];
-  return jobId !== undefined && !Number.isNaN(Date.parse(touchedAt))
-    ? { touchedAt, jobId: Number(jobId) }
-    : undefined;
+  return jobId !== undefined && isInstant(touchedAt) ? { touchedAt, jobId: Number(jobId) } : undefined;
 }
 
 async function rowsAsked(asked: BenchAsked, shopContext: ShopContext) {

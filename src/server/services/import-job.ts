@@ -7,7 +7,7 @@ import { readLine } from "@/log/read-payload";
 import { type JobArchive, type Origin, readJobArchive } from "@/server/backup/job-archive";
 import type { Executor } from "@/server/db/executor";
 import { viewOf } from "@/server/queries/view-of";
-import { appendEntry, entryById } from "@/server/repositories/entries";
+import { appendEntry, jobOfAny } from "@/server/repositories/entries";
 import { createJob } from "@/server/repositories/jobs";
 import { announce } from "./changes";
 import { contentHash } from "./content-hash";
@@ -47,7 +47,10 @@ function readLines({ lines }: JobArchive, now: string): Result<readonly Line[]> 
     if (!line.ok) return line;
     read.push(line.value);
   }
-  return ok(read);
+  const ids = new Set(read.map(({ entryId }) => entryId.toLowerCase()));
+  return ids.size === read.length
+    ? ok(read)
+    : refused("Two lines of the file have one id: export the job again.");
 }
 
 /** Pictures are drawn anew, as any picture from outside is. @returns their own hashes by the ones that the lines name */
@@ -110,10 +113,13 @@ async function write(
     };
     log.push(await appendEntry(tx, { ...place, postedHash: contentHash(line) }, entry));
   }
-  // Whatever was known of plug and charge was known elsewhere.
+  const reducing = { ...shopContext.knowledge, limits: shopContext.limits };
+  const isOpen = viewOf(jobId, log, reducing).signedOff === null;
   const words = `Came from ${from.shop || "another shop"}, where it was job ${from.jobId}. What is written above was written there.`;
   const own: readonly NewEntry[] = [
+    // Whatever was known of plug and charge was known elsewhere, and what was tested there has travelled since.
     { kind: "bench-state", payload: { event: "not-known" } },
+    ...(isOpen ? [{ kind: "reopened" as const, payload: { why: "It came from another shop." } }] : []),
     { kind: "note", payload: { text: words } },
   ];
   for (const entry of own) {
@@ -131,8 +137,7 @@ async function write(
     };
     log.push(await appendEntry(tx, place, entry));
   }
-  const view = viewOf(jobId, log, { ...shopContext.knowledge, limits: shopContext.limits });
-  await keepFacts(tx, view, shopContext);
+  await keepFacts(tx, viewOf(jobId, log, reducing), shopContext);
   return jobId;
 }
 
@@ -140,6 +145,12 @@ class Here extends Error {
   constructor(readonly jobId: number) {
     super("the job is here already");
   }
+}
+
+function isHere(jobId: number): Result<never> {
+  return fail(
+    issue("file", "stale/job-here", `Lines of this job are here already: it is job ${jobId}.`, jobId),
+  );
 }
 
 /**
@@ -156,28 +167,22 @@ export async function importJob(
   if (!archive.ok) return archive;
   const lines = readLines(archive.value, now);
   if (!lines.ok) return lines;
+  const ids = lines.value.map(({ entryId }) => entryId);
+  const before = await jobOfAny(shopContext.db, ids);
+  if (before !== undefined) return isHere(before);
   const pictures = await keepPictures(lines.value, archive.value, now, shopContext.db);
   if (!pictures.ok) return pictures;
   const entries = lines.value.map(({ entry }) => atHome(entry, pictures.value));
   try {
     const jobId = await shopContext.db.transaction(async (tx) => {
-      for (const { entryId } of lines.value) {
-        const known = await entryById(tx, entryId);
-        if (known) throw new Here(known.jobId);
-      }
+      const meanwhile = await jobOfAny(tx, ids);
+      if (meanwhile !== undefined) throw new Here(meanwhile);
       return write(tx, lines.value, entries, archive.value.from, { by, now }, shopContext);
     });
-    announce({ jobId, seq: lines.value.length + 2 });
+    announce({ jobId, seq: lines.value.length });
     return ok({ jobId });
   } catch (error) {
     if (!(error instanceof Here)) throw error;
-    return fail(
-      issue(
-        "file",
-        "stale/job-here",
-        `Lines of this job are here already: it is job ${error.jobId}.`,
-        error.jobId,
-      ),
-    );
+    return isHere(error.jobId);
   }
 }
