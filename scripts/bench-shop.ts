@@ -1,10 +1,11 @@
-// npm run bench:shop: what docs/methods/reliability.md promises, measured. Options: --fuzz N --kills N --cuts N --logs N --jobs N --pictures N --large FOLDER
+// npm run bench:shop: what docs/methods/reliability.md promises, measured. Options: --fuzz N --kills N --cuts N --logs N --minutes N --jobs N --pictures N --large FOLDER
 import { spawnSync } from "node:child_process";
-import { randomUUID } from "node:crypto";
 import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { parseArgs } from "node:util";
+import { keepNote, seqOf } from "./lib/keep-note";
+import { measureBenches } from "./lib/measure-benches";
 import { measureLoad } from "./lib/measure-load";
 import { quantile, residentMegabytes } from "./lib/measured";
 import { ensureBuilt, ensureSnapshot, startServer } from "./lib/prepare.mjs";
@@ -15,6 +16,8 @@ const { values } = parseArgs({
     kills: { type: "string", default: "100" },
     cuts: { type: "string", default: "100" },
     logs: { type: "string", default: "500" },
+    /** Minutes that five benches work at once. */
+    minutes: { type: "string", default: "10" },
     jobs: { type: "string", default: "50000" },
     pictures: { type: "string", default: "20000" },
     /** A large shop that was made before. */
@@ -36,30 +39,6 @@ function suite(title: string, file: string, env: Record<string, string>): void {
   const seconds = Math.round((Date.now() - started) / 1000);
   console.log(`${status === 0 ? "holds" : "FAILS"}  ${title} (${seconds} s)`);
   if (status !== 0) console.log(stdout.split("\n").slice(-40).join("\n"));
-}
-
-async function seqOf(address: string, job: number): Promise<number> {
-  const answer = (await (await fetch(`${address}/api/jobs/${job}`)).json()) as { readonly seq: number };
-  return answer.seq;
-}
-
-/** Keeps one note and waits for the answer. @returns its line, and how long it took in ms */
-async function keep(address: string, job: number, seq: number): Promise<{ seq: number; ms: number }> {
-  const started = performance.now();
-  const answer = await fetch(`${address}/api/jobs/${job}/entries`, {
-    method: "POST",
-    headers: { "content-type": "application/json" },
-    body: JSON.stringify({
-      entryId: randomUUID(),
-      expectedSeq: seq,
-      kind: "note",
-      stage: "measure",
-      by: "bench",
-      payload: { text: `line ${seq + 1}` },
-    }),
-  });
-  if (!answer.ok) throw new Error(await answer.text());
-  return { seq: ((await answer.json()) as { seq: number }).seq, ms: performance.now() - started };
 }
 
 ensureSnapshot();
@@ -87,7 +66,7 @@ console.log(`first start with the demo ${((Date.now() - started) / 1000).toFixed
 const alone: number[] = [];
 let seq = await seqOf(address, 109);
 for (let count = 0; count < ALONE; count += 1) {
-  const kept = await keep(address, 109, seq);
+  const kept = await keepNote(address, 109, seq);
   seq = kept.seq;
   alone.push(kept.ms);
 }
@@ -100,7 +79,7 @@ const counts = await Promise.all(
   JOBS.map(async (job) => {
     let [line, count] = [await seqOf(address, job), 0];
     while (Date.now() < until) {
-      line = (await keep(address, job, line)).seq;
+      line = (await keepNote(address, job, line)).seq;
       count += 1;
     }
     return count;
@@ -110,6 +89,7 @@ const sum = counts.reduce((one, other) => one + other, 0);
 console.log(`8 writers together: ${(sum / (TOGETHER_MS / 1000)).toFixed(0)} entries a second`);
 await new Promise((resolve) => setTimeout(resolve, 3_000));
 console.log(`memory after that, idle: ${residentMegabytes(child.pid)} MB`);
+if (Number(values.minutes) > 0) await measureBenches(address, child.pid, Number(values.minutes));
 child.kill("SIGTERM");
 await new Promise((resolve) => child.once("exit", resolve));
 const jobs = Number(values.jobs);
