@@ -102,6 +102,11 @@ module.exports = {
       "^src/server/(services|repositories|db)/",
     ),
     allow(
+      "^src/log/kinds/([^/]+)/energy\\.ts$",
+      core(""),
+      "^src/log/(energy-of|live-events|work-on|schemas)\\.ts$",
+    ),
+    allow(
       "^src/log/kinds/([^/]+)/words\\.ts$",
       core(""),
       "^src/log/kind-words\\.ts$",
@@ -148,7 +153,7 @@ module.exports = {
         "nameplate/",
         "job/",
       ),
-      "^src/log/schemas\\.ts$",
+      "^src/log/(schemas|energies)\\.ts$",
       YUP,
     ),
     allow(
@@ -219,7 +224,7 @@ module.exports = {
       core(""),
       "^src/islands/(fields|frame|charts|state|words|engine)/",
       "^src/tools/registry\\.ts$",
-      "^src/log/words\\.ts$",
+      "^src/log/(words|gap-words)\\.ts$",
       "^src/workers/",
       UI,
     ),
@@ -235,7 +240,7 @@ module.exports = {
       "^src/islands/(?!fields|frame|charts|state|words|engine|tools)([^/]+)/",
       core(""),
       "^src/islands/(fields|frame|charts|state|words|engine|tools)/",
-      "^src/log/entry-draft\\.input\\.ts$",
+      "^src/log/(entry-draft\\.input|gap-words)\\.ts$",
       "^src/islands/$1/",
       "^src/workers/",
       UI,

@@ -39,7 +39,7 @@ export function advice(bench: Bench, search: Search, lookAhead: 1 | 2): MoveAdvi
     rankingRatePerHourMinor: RATE,
     giveUp: GIVE_UP,
     lookAhead,
-    liveBlocks: [],
+    blocksOf: () => [],
     interventions: [],
   });
 }

@@ -76,6 +76,7 @@ function faultsFrom(random: SeededRandom): Fault[] {
     hazard: undefined,
     unproved: undefined,
     shows: 1,
+    isConsequence: false,
     provenance: MADE_UP,
   }));
 }
@@ -89,7 +90,10 @@ function movesFrom(random: SeededRandom, hasAccess: boolean): Move[] {
     hazardMinutes: 0,
     tier: 1 as const,
     needs: "none" as const,
-    powered: false,
+    touches: ["past" as const],
+    power: "off" as const,
+    speaksOf: [],
+    stops: {},
     ...(hasAccess && index % 2 === 0 ? { access: `cover-${index % 4}` } : {}),
     families: [FAMILY],
     stations: [],

@@ -73,6 +73,7 @@ export const TERN_QUAY: Settings = {
     "series-lamp",
     "thermometer",
   ],
+  residualOutlet: "green socket, left bench",
   dischargeSchool: "resistor-then-short",
   usesCounts: false,
   limits: {},

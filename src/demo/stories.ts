@@ -85,6 +85,7 @@ export const STORIES: readonly Story[] = [
       opened(-6 * DAY + 34, "capacitor hump"),
       marked(-6 * DAY + 35, "start", MIXER_MARK),
       bench(-6 * DAY + 38, { event: "stored-volts", id: "start", volts: drainedVolts(354, 177, 14) }),
+      bench(-6 * DAY + 40, { event: "stored-volts", id: "start", volts: "2.6 V" }),
       measured(-6 * DAY + 41, "start-capacitance", capacitorReading(42, MIXER_MARK, 176, "17 °C")),
       followUp(-6 * DAY + 50, {
         what: "Start it first thing on a frosty morning",
@@ -117,6 +118,7 @@ export const STORIES: readonly Story[] = [
       opened(-90, "capacitor hump"),
       marked(-88, "start", CARDER_MARK),
       bench(-86, { event: "stored-volts", id: "start", volts: drainedVolts(354, 62, 6.6) }),
+      bench(-84, { event: "stored-volts", id: "start", volts: "0.8 V" }),
       measured(
         -82,
         "start-capacitance",

@@ -1,5 +1,5 @@
 import type { JobView } from "@/core/job/log/reduce";
-import type { BenchNeed } from "@/core/knowledge/types";
+import type { BenchNeed, PowerUse } from "@/core/knowledge/touches";
 import type { Result } from "@/core/result";
 import type { Executor } from "@/server/db/executor";
 import type { ShopContext } from "@/server/services/shop-context";
@@ -17,6 +17,8 @@ export interface CompletionContext {
 export interface Completed<K extends EntryKind> {
   readonly payload: Payloads[K];
   readonly need?: BenchNeed;
+  /** How power is on for it; off where it is left out. */
+  readonly power?: PowerUse;
 }
 
 /** A posted payload to what the log keeps: the server's own working counts, never the screen's. */

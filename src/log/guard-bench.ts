@@ -1,23 +1,39 @@
-import { issue } from "@/core/result";
-import { asSeen, type BenchGap, gapsFor, isPlugFresh } from "@/core/safety/bench-state";
-import type { Guard } from "./guard";
+import { liveFactsOf } from "@/core/job/live-facts";
+import type { JobView } from "@/core/job/log/reduce";
+import type { PowerUse } from "@/core/knowledge/touches";
+import { type Issue, issue } from "@/core/result";
+import { asSeen, gapsFor, isPlugFresh } from "@/core/safety/bench-state";
+import { liveGaps } from "@/core/safety/live-work";
+import { BENCH_GAP_WORDS, LIVE_GAP_WORDS } from "./gap-words";
+import type { Guard, GuardContext } from "./guard";
 
-const GAP_WORDS: Readonly<Record<BenchGap, string>> = {
-  plug: "say where the plug is",
-  battery: "take the battery out",
-  charge: "read the volts on each capacitor, or leave the clip on",
-  springs: "hold the springs",
-  "lifted-load": "prop the lifted load",
-  belt: "hold the belt",
-};
+function benchAt(view: JobView, { by, now, watch, limits }: GuardContext) {
+  return asSeen(view.bench, isPlugFresh(view.plugFacts, watch, by, now, limits));
+}
+
+/** Live work is earned: what is missing for power now, and how to get there. */
+export function guardLive(view: JobView, power: PowerUse, context: GuardContext): readonly Issue[] {
+  const gaps = liveGaps(liveFactsOf(view, benchAt(view, context), context.live), power);
+  if (gaps.length === 0) return [];
+  const toDo = gaps.map((gap) => `${LIVE_GAP_WORDS[gap].what} ${LIVE_GAP_WORDS[gap].how}`).join(" ");
+  return [
+    issue(
+      "payload",
+      "guard/live-work",
+      `${toDo} If it was done already, without that, keep it as "entered afterwards": it is written down as it was.`,
+      gaps,
+    ),
+  ];
+}
 
 /** What is kept as done now needs the bench state that its move asks for; what was done already can always be kept. */
 export const guardBench: Guard<"reading" | "answer"> = (payload, view, _, context) => {
   if (payload.taken === "afterwards") return [];
-  const isFresh = isPlugFresh(view.plugFacts, context.watch, context.by, context.now, context.limits);
-  const gaps = gapsFor(asSeen(view.bench, isFresh), context.need, view.machine, context.now, context.limits);
+  if (context.power !== "off") return guardLive(view, context.power, context);
+  const { need, now, limits } = context;
+  const gaps = gapsFor(benchAt(view, context), need, view.machine, now, limits);
   if (gaps.length === 0) return [];
-  const toDo = gaps.map((gap) => GAP_WORDS[gap]).join("; ");
+  const toDo = gaps.map((gap) => BENCH_GAP_WORDS[gap]).join("; ");
   return [
     issue(
       "payload",

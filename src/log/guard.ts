@@ -1,6 +1,8 @@
+import type { LiveContext } from "@/core/job/live-facts";
 import type { Entry, EntryKind, Payloads } from "@/core/job/log/entry";
 import type { JobView } from "@/core/job/log/reduce";
-import type { BenchNeed, Limits } from "@/core/knowledge/types";
+import type { BenchNeed, PowerUse } from "@/core/knowledge/touches";
+import type { Limits } from "@/core/knowledge/types";
 import type { Issue } from "@/core/result";
 import type { Watch } from "@/core/safety/bench-state";
 
@@ -10,6 +12,9 @@ export interface GuardContext {
   readonly now: string;
   readonly watch: Watch | undefined;
   readonly need: BenchNeed;
+  /** How power is on for it. */
+  readonly power: PowerUse;
+  readonly live: LiveContext;
   readonly limits: Limits;
   /** Calendar day of `now` in the shop's zone. */
   readonly today: string;

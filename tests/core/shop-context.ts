@@ -16,5 +16,10 @@ export const LIMITS = resolved.value;
 export const PARAMETERS = parametersOf(KNOWLEDGE.parameters);
 export const TOOL_CONTEXT = { limits: LIMITS, knowledgeVersion: KNOWLEDGE.version };
 
+/** What the word on the sheet depends on beside the job. */
+export const SIGN_OFF = { deadChecks: KNOWLEDGE.deadChecks, limits: LIMITS };
+/** A shop that has named its outlet behind a residual-current device. */
+export const LIVE_SHOP = { deadChecks: KNOWLEDGE.deadChecks, isOutletNamed: true };
+
 /** Property tests run this often in `npm test`, and 2,000 times in `npm run bench`. */
 export const RUNS = { numRuns: Number(process.env["LAW_RUNS"] ?? 100) };

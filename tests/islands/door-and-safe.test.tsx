@@ -94,7 +94,7 @@ const CHECKED: readonly Line[] = ["look-and-cord", "earth-continuity", "insulati
 
 describe("made safe", () => {
   const show = (change: object, ...lines: readonly Line[]) => {
-    const job = jobOf("universal", [["bench-state", OUT], ...CHECKED, ...lines], change);
+    const job = jobOf("split-phase", [["bench-state", OUT], ...CHECKED, ...lines], change);
     const bodies = posted(job);
     $watches.set({ "118": { settledSeq: 99, touchedAt: new Date().toISOString() } });
     render(<MakeSafeScreen job={job} shop={{ ...SHOP, now: new Date().toISOString() }} />);

@@ -15,7 +15,7 @@ import { KNOWLEDGE, LIMITS, PARAMETERS, TOOL_CARDS } from "../core/shop-context"
 
 /** What a page would hand its island. */
 export const SHOP: Shop = {
-  settings: DEFAULT_SETTINGS,
+  settings: { ...DEFAULT_SETTINGS, residualOutlet: "green socket" },
   limits: LIMITS,
   parameters: PARAMETERS,
   access: KNOWLEDGE.access,
@@ -78,7 +78,7 @@ const isolate = createIsolator(KNOWLEDGE);
 export function isolationOf(job: JobView, options: IsolateRequest["options"] = undefined): Isolation {
   const request = isolationRequest(
     job,
-    { bench: job.bench, isMadeSafe: false },
+    { bench: job.bench, unsettled: ["plug"], withheld: { guardsOn: ["outlet"], measured: ["outlet"] } },
     { ...KNOWLEDGE, parameters: PARAMETERS, settings: DEFAULT_SETTINGS, counts: undefined },
   );
   const found = isolate(options ? { ...request, options } : request);

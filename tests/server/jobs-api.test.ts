@@ -154,20 +154,20 @@ describe("keeping an entry", () => {
     expect(refused.problem.issues[0]).toMatchObject({ code: "guard/bench-state", given: ["plug", "charge"] });
     const touchedAt = new Date().toISOString();
     await post(id, draft(2, "bench-state", { event: "unplugged", evidence: "plug-in-sight" }));
-    await post(id, draft(3, "bench-state", { event: "stored-volts", id: "start", volts: "0.3" }));
+    await post(id, draft(3, "bench-state", { event: "stored-clip", id: "start" }));
     const safe = await post(
       id,
       draft(4, "reading", { ...READING, taken: "now" }, { watch: { settledSeq: 3, touchedAt } }),
     );
     expect(safe.status).toBe(200);
-    expect(safe.body.bench.stored).toEqual([expect.objectContaining({ id: "start", volts: 0.3 })]);
+    expect(safe.body.bench.stored).toEqual([expect.objectContaining({ id: "start", clip: true })]);
     const reloaded = await post(id, draft(5, "reading", { ...READING, taken: "now" }));
     expect(reloaded.status).toBe(409);
   });
 
   it("a plugged-in machine is recorded as such, whatever was checked: it is a fact", async () => {
     const id = await newJob();
-    const kept = await post(id, draft(2, "bench-state", { event: "plugged-in" }));
+    const kept = await post(id, draft(2, "bench-state", { event: "plugged-in", outlet: "not-said" }));
     expect(kept.body.bench).toMatchObject({ plug: "plugged-in", stored: [] });
   });
 
@@ -223,11 +223,11 @@ describe("keeping an entry", () => {
     expect((await post(id, draft(2, "answer", answer("free")))).problem.issues[0]?.code).toBe(
       "guard/bench-state",
     );
-    expect((await post(id, draft(2, "answer", answer("not-sure")))).status).toBe(200);
+    expect((await post(id, draft(2, "answer", answer("could-not")))).status).toBe(200);
     await post(id, draft(3, "intervention", { repair: "fit-fuse" }));
     const after = await post(id, draft(4, "answer", answer("free", "afterwards")));
     expect(after.body.answers.map(({ epoch, outcomeId }) => [epoch, outcomeId])).toEqual([
-      [0, "not-sure"],
+      [0, "could-not"],
       [1, "free"],
     ]);
   });

@@ -13,7 +13,7 @@ import { GET as timers } from "@/pages/api/timers";
 import { viewOf } from "@/server/queries/view-of";
 import { entriesOf } from "@/server/repositories/entries";
 import { readSettings } from "@/server/repositories/settings";
-import { KNOWLEDGE, LIMITS } from "../core/shop-context";
+import { KNOWLEDGE, LIMITS, SIGN_OFF } from "../core/shop-context";
 import { WORKED_INPUTS } from "../core/worked-inputs";
 import { call, draft, openShop, takeInBody } from "./shop";
 
@@ -77,7 +77,7 @@ describe("a line that cannot be read", () => {
     const view = await look(id);
     expect(view.bench.plug).toBe("not-known");
     expect(view.plugFacts.plugSeq).toBe(view.seq);
-    expect(signOffWord(view, KNOWLEDGE).unproven).toContain("line-unreadable");
+    expect(signOffWord(view, SIGN_OFF).unproven).toContain("line-unreadable");
   });
 });
 

@@ -77,7 +77,7 @@ async function offered(view: JobView): Promise<readonly Offered[]> {
       view.machine.connection === "fixed"
         ? { event: "isolated", volts: "0 V", means: "two-pole tester" }
         : { event: "unplugged", evidence: "plug-in-sight" },
-      { event: "plugged-in" },
+      { event: "plugged-in", outlet: "not-said" },
     ].map((payload) => ({ kind: "bench-state", stage: "make-safe", payload })),
     { kind: "struck", stage: "isolate", payload: { seq: view.seq, why: "" } },
   ];

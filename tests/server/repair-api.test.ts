@@ -40,7 +40,7 @@ describe("fit it now on Isolate and the same route on Decide", () => {
       const settings = shopContext.settings.value;
       const body = isolationRequest(
         view,
-        { bench: view.bench, isMadeSafe: false },
+        { bench: view.bench, unsettled: ["plug"], withheld: { guardsOn: ["outlet"], measured: ["outlet"] } },
         { ...shopContext.knowledge, parameters: shopContext.parameters, settings, counts: undefined },
       );
       const { status, body: isolation } = await call<Isolation>(isolate, { body });

@@ -1,4 +1,5 @@
 import type { Parameters } from "../knowledge/parameters";
+import { partsOf } from "../knowledge/touches";
 import type { Access, Move } from "../knowledge/types";
 
 /** How the machine stands, as far as the way to a move depends on it. */
@@ -23,7 +24,7 @@ export function stateChangeMinutes(
       : (access.find(({ id }) => id === move.access)?.minutes ?? 0);
   if (isLive) return opening + (machineState.isDead ? parameters["plugging-minutes"] : 0);
   if (move.needs === "none") return opening;
-  const isReady = machineState.isDead && (move.needs === "plug-out" || machineState.isDrained);
+  const isReady = machineState.isDead && (!partsOf(move.needs).isDrained || machineState.isDrained);
   return opening + (isReady ? 0 : unplugging);
 }
 
@@ -32,5 +33,5 @@ export function machineStateAfter(move: Move, machineState: MachineState): Machi
   const opened = move.access === undefined ? machineState.opened : [...machineState.opened, move.access];
   if (move.tier > 1) return { isDead: false, isDrained: false, opened };
   if (move.needs === "none") return { ...machineState, opened };
-  return { isDead: true, isDrained: machineState.isDrained || move.needs === "hands-inside", opened };
+  return { isDead: true, isDrained: machineState.isDrained || partsOf(move.needs).isDrained, opened };
 }

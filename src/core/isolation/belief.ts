@@ -119,7 +119,7 @@ export function likelihood(
     for (const { faultIds, success } of interventions.filter((one) => one.epoch === epoch))
       branches = intervene(branches, indices(model, faultIds), success);
     const now = answers.filter((one) => one.epoch === epoch);
-    const isPowered = now.some((answer) => model.moves[moveIndex(model, answer)]?.powered);
+    const isPowered = now.some((answer) => (model.moves[moveIndex(model, answer)]?.power ?? "off") !== "off");
     if (epoch > 0 && isPowered) branches = comeBack(model, branches);
     for (const answer of now) branches = condition(model, branches, answer, kind);
   }

@@ -43,6 +43,12 @@ export const isolateInput = strictObject({
     stored: yup.array(yup.object().required()).max(10),
     drained: yup.boolean(),
     deadChecksPassed: yup.boolean(),
+    /** What is not settled for hands yet; left out, plug and charge follow from the fields above. */
+    unsettled: ids("Unsettled"),
+    /** What withholds power, with the guards on and for a measurement; a grant that is not mentioned is not held. */
+    withheld: strictObject({ guardsOn: ids("Withheld").required(), measured: ids("Withheld").required() })
+      .optional()
+      .default(undefined),
     opened: ids("Opened"),
   })
     .optional()

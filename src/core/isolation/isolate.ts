@@ -1,4 +1,5 @@
 import { type Parameters, parametersOf } from "../knowledge/parameters";
+import { partsOf } from "../knowledge/touches";
 import type { Move } from "../knowledge/types";
 import { fail, issue, ok, type Result } from "../result";
 import { withoutAliases } from "./aliases";
@@ -77,8 +78,24 @@ function gateOf(
   return isProven ? { open: true, needs: [] } : { open: false, needs: ["direct-proof"] };
 }
 
-function liveBlocks(request: IsolateRequest): string[] {
-  return request.bench?.deadChecksPassed === true ? [] : ["dead-checks"];
+/** What each move waits for, as the request tells of the machine. */
+function blocksOf({ bench }: IsolateRequest): (move: Pick<Move, "needs" | "power">) => string[] {
+  const isOut = bench?.plug === "unplugged" || bench?.plug === "isolated";
+  const unsettled = bench?.unsettled ?? [
+    ...(isOut ? [] : ["plug"]),
+    ...(isOut && bench?.drained === true ? [] : ["charge"]),
+  ];
+  const withheld = [...(bench?.deadChecksPassed === true ? [] : ["dead-checks"]), "outlet"];
+  const live = bench?.withheld ?? { guardsOn: withheld, measured: withheld };
+  return ({ needs, power }) => {
+    if (power !== "off") return power === "guards-on" ? live.guardsOn : live.measured;
+    const parts = partsOf(needs);
+    return unsettled.filter((gap) => {
+      if (gap === "charge" || gap === "stop") return parts.isDrained;
+      if (gap === "blades") return parts.isBlocked;
+      return gap === "plug" || gap === "battery" ? parts.isPlugOut : parts.isHeld;
+    });
+  };
 }
 
 /** The model with its belief, with sets of three roots where that is asked for and no set of two explains the answers. */
@@ -121,6 +138,8 @@ function adviceFor(
   const asked = new Set([
     ...since.map(({ moveId }) => moveId),
     ...model.moves.filter(isSettled).map(({ id }) => id),
+    // Power with a cover off is a note for a licensed person, never an offer.
+    ...model.moves.filter(({ power }) => power === "licensed").map(({ id }) => id),
   ]);
   return adviseMoves(model, belief, asked, {
     parameters,
@@ -134,7 +153,7 @@ function adviceFor(
     rankingRatePerHourMinor: costs?.rankingRatePerHour?.minor,
     giveUp: request.machine.value?.minor ?? parameters["machine-price-default"],
     lookAhead: request.options?.lookAhead === 2 ? 2 : 1,
-    liveBlocks: liveBlocks(request),
+    blocksOf: blocksOf(request),
     interventions,
   });
 }

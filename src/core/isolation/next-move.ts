@@ -69,8 +69,8 @@ export interface MoveContext {
   readonly giveUp: number;
   /** How many moves ahead the best few are worked out. */
   readonly lookAhead: 1 | 2;
-  /** Reasons that stand against any live move now. */
-  readonly liveBlocks: readonly string[];
+  /** What a move waits for. */
+  readonly blocksOf: (move: Move) => readonly string[];
   readonly interventions: readonly Intervention[];
 }
 
@@ -237,7 +237,7 @@ function ratedMove(
       then: leaders(ranking, index, outcome),
     })),
     needs: move.needs,
-    blockedBy: move.tier > 1 ? context.liveBlocks : [],
+    blockedBy: context.blocksOf(move),
   };
 }
 

@@ -226,9 +226,10 @@ export function buildOutcomeTable(
     found[circumstance][move] = ofMove;
     const known = ofMove[state];
     if (known !== undefined) return known;
-    const hidden = cases[move]?.move.powered
-      ? (sets[state] ?? []).filter((index) => (faults[index]?.shows ?? 1) < 1)
-      : [];
+    const hidden =
+      cases[move] && cases[move].move.power !== "off"
+        ? (sets[state] ?? []).filter((index) => (faults[index]?.shows ?? 1) < 1)
+        : [];
     const made =
       hidden.length === 0 ? plainCase(move, state, circumstance) : mixture(move, state, circumstance, hidden);
     ofMove[state] = made;

@@ -1,7 +1,8 @@
 import type { Knowledge, Limits, Move } from "../knowledge/types";
 import { dayIn } from "../quantity/format";
 import { asSeen, gapsFor } from "../safety/bench-state";
-import { checksFor } from "../safety/dead-checks";
+import type { WorkedOn } from "../safety/energy-event";
+import { owedBeforePower } from "../safety/live-work";
 import type { Said } from "../tools/finding.input";
 import type { ToolCard } from "../tools/tool";
 import { latestBy } from "./log/lines";
@@ -32,11 +33,14 @@ export interface StepContext {
   readonly isPlugFresh: boolean;
 }
 
+/** What is done to a machine on the way: its tests come again before power and at the end, not at once. */
+const DONE_HERE: ReadonlySet<WorkedOn> = new Set<WorkedOn>(["repair", "wires", "parts"]);
+
+/** The dead checks owed before anything else is done: never passed, or asked again by what was told or changed. */
 export function owedChecks(view: Standing, context: Pick<StepContext, "deadChecks">): string[] {
-  const owed = checksFor(context.deadChecks, view.takenIn?.protectionClass ?? "not-known");
-  return owed
-    .filter(({ id }) => view.deadChecks.find((one) => one.checkId === id)?.verdict !== "passed")
-    .map(({ id }) => id);
+  const { live, machine } = view;
+  const spoilt = live.spoilt.filter(({ on }) => !DONE_HERE.has(on));
+  return owedBeforePower({ live: { ...live, spoilt }, machine, deadChecks: context.deadChecks });
 }
 
 export function failedChecks(view: Standing): string[] {

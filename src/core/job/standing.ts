@@ -1,4 +1,4 @@
-import type { AcceptanceRun, DeadCheckReading, TakenIn, ToolReading } from "./log/entry";
+import type { AcceptanceRun, Complaint, DeadCheckReading, TakenIn, ToolReading } from "./log/entry";
 import type { Placed } from "./log/lines";
 import type { JobView } from "./log/reduce";
 
@@ -7,6 +7,7 @@ type Whole =
   | "seq"
   | "machine"
   | "bench"
+  | "live"
   | "plugFacts"
   | "questions"
   | "timers"
@@ -29,7 +30,11 @@ export interface Standing extends Pick<JobView, Whole> {
     readonly finding: Pick<ToolReading["finding"], "verdict">;
   })[];
   readonly answers: readonly { readonly seq: number }[];
-  readonly interventions: readonly { readonly seq: number }[];
+  readonly interventions: readonly { readonly seq: number; readonly isConsequence: boolean }[];
+  /** Every way the complaint was told, first and since. */
+  readonly told: readonly Pick<Complaint, "circumstance" | "afterMinutes">[];
+  /** Lines of guards, covers and other protection that were left out. */
+  readonly protectionLeftOut: readonly number[];
   readonly parts: readonly Pick<JobView["parts"][number], "label" | "fit">[];
   readonly decision:
     | (Pick<NonNullable<JobView["decision"]>, "route" | "label" | "repairs"> & { readonly seq: number })
@@ -51,13 +56,14 @@ function placeOf({ seq, at, by }: Placed): Placed {
 
 /** The little that is kept of each job beside its log. */
 export function standingOf(view: JobView): Standing {
-  const { jobId, seq, machine, bench, plugFacts, unreadable } = view;
+  const { jobId, seq, machine, bench, live, plugFacts, unreadable } = view;
   const { takenIn, complaint, decision, signedOff, lastChangeSeq } = view;
   return {
     jobId,
     seq,
     machine,
     bench,
+    live,
     plugFacts,
     deadChecks: view.deadChecks.map(({ seq: line, checkId, verdict }) => ({ seq: line, checkId, verdict })),
     // Only the last question and the last timer are waited for.
@@ -81,7 +87,9 @@ export function standingOf(view: JobView): Standing {
       finding: { verdict },
     })),
     answers: view.answers.map(({ seq: line }) => ({ seq: line })),
-    interventions: view.interventions.map(({ seq: line }) => ({ seq: line })),
+    interventions: view.interventions.map(({ seq: line, isConsequence }) => ({ seq: line, isConsequence })),
+    told: view.told.map(({ circumstance, afterMinutes }) => ({ circumstance, afterMinutes })),
+    protectionLeftOut: view.protectionLeftOut,
     parts: view.parts.map(({ label, fit }) => ({ label, fit })),
     decision: decision && {
       seq: decision.seq,

@@ -31,6 +31,8 @@ export const faultPage = strictObject({
   cure: table(chance()),
   /** Chance that it shows in a powered run; below one it is intermittent. One where nothing is said. */
   shows: chance().optional().positive(),
+  /** What blew or opened because of something else: mending it alone is no cure while its cause is open. */
+  consequence: yup.boolean(),
   /** What can hurt while it is there. */
   hazard: yup.string().max(300),
   provenance: provenance(),
@@ -62,6 +64,7 @@ export interface Fault
   readonly fix: Fix;
   readonly ladder: readonly Fix[];
   readonly shows: number;
+  readonly isConsequence: boolean;
 }
 
 function oddsOf(given: Readonly<Record<string, number>>, covered: readonly string[]): Record<string, number> {
@@ -98,5 +101,6 @@ export function faultOf(id: string, page: FaultPage, covered: readonly string[])
     fix,
     ladder,
     shows: page.shows ?? 1,
+    isConsequence: page.consequence ?? false,
   };
 }

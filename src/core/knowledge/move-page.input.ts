@@ -1,7 +1,21 @@
 import * as yup from "yup";
 import { finiteNumber, strictObject } from "../validate";
 import { chance, ids, oneOf, optionalTable, provenance, table, words } from "./fields.input";
+import { type BenchNeed, needOf, type PowerUse, powerOf, TOUCHES, tierOf } from "./touches";
 import { type When, whenOf } from "./when";
+
+/** What power did that must not happen twice. */
+export const INCIDENTS = ["trip", "residual-trip", "smoke", "smell", "tingle"] as const;
+export type Incident = (typeof INCIDENTS)[number];
+
+export type Protection = "earth" | "insulation" | "cord" | "guard" | "protector";
+
+/** Answers that tell of one protection. */
+export interface Speaks {
+  readonly of: Protection;
+  readonly failed: readonly string[];
+  readonly passed: readonly string[];
+}
 
 /** A chance, or the chance with the range it may lie in where that differs from the usual one. */
 const chanceWithRange = () =>
@@ -22,14 +36,8 @@ export const movePage = strictObject({
   families: ids().min(1),
   /** Stations that the machine must have for this move. */
   stations: yup.array(yup.string().required()),
-  tier: yup
-    .number()
-    .oneOf([1, 2, 3] as const)
-    .required(),
-  /** What it needs of the machine before hands or probes go to it. */
-  needs: oneOf(["none", "plug-out", "hands-inside"] as const),
-  /** Whether power is on while it is done: what a cured consequence may come back at. */
-  powered: yup.boolean(),
+  /** What hands, probes or power go to: what it needs beforehand follows from it. */
+  touches: yup.array(oneOf(TOUCHES)).required().min(1),
   /** What must be open or off for it; opened once, it costs nothing more. */
   access: yup.string(),
   /** The part that the move tells of, as the Bench and Match speak of it. */
@@ -51,6 +59,19 @@ export const movePage = strictObject({
   settledBy: optionalTable(ids().min(1)),
   /** Answer id to the answer as it stands on the button. */
   answers: table(words()),
+  /** Answers that speak of a protection, whether it holds or has failed. */
+  speaksOf: yup
+    .array(
+      strictObject({
+        of: oneOf(["earth", "insulation", "cord", "guard", "protector"] as const),
+        failed: ids(),
+        passed: ids(),
+      }).required(),
+    )
+    .optional()
+    .default(undefined),
+  /** Answers under power after which there is no power until a finding explains them. */
+  stops: optionalTable(oneOf(INCIDENTS)),
   /** The first case that holds decides. Each gives chances that sum to one, with what nobody judged as `unjudged`. */
   cases: table(table(chanceWithRange())),
   /** Distribution of the quantity read, log-normal, as a ratio to the mark. */
@@ -100,11 +121,19 @@ export interface AnswerRef {
 /** Anything the repairer can do to learn: a page with its defaults filled in and its cases read. */
 export interface Move
   extends Readonly<
-    Omit<MovePage, "stations" | "powered" | "hazardMinutes" | "pitfalls" | "settledBy" | "cases" | "number">
+    Omit<
+      MovePage,
+      "stations" | "hazardMinutes" | "pitfalls" | "settledBy" | "speaksOf" | "stops" | "cases" | "number"
+    >
   > {
   readonly id: string;
   readonly stations: readonly string[];
-  readonly powered: boolean;
+  /** How dangerous it is beside others (SAFETY), what must be settled for it, and how power is on meanwhile. */
+  readonly tier: 1 | 2 | 3;
+  readonly needs: BenchNeed;
+  readonly power: PowerUse;
+  readonly speaksOf: readonly Speaks[];
+  readonly stops: Readonly<Record<string, Incident>>;
   readonly hazardMinutes: number;
   readonly pitfalls: readonly string[];
   readonly settledBy: readonly AnswerRef[];
@@ -159,7 +188,11 @@ export function moveOf(id: string, page: MovePage, covered: readonly string[]): 
     id,
     families: familiesOf(page.families, covered),
     stations: page.stations ?? [],
-    powered: page.powered ?? false,
+    tier: tierOf(page.touches),
+    needs: needOf(page.touches),
+    power: powerOf(page.touches),
+    speaksOf: page.speaksOf ?? [],
+    stops: page.stops ?? {},
     hazardMinutes: page.hazardMinutes ?? 0,
     pitfalls: page.pitfalls ?? [],
     settledBy: answerRefs(page.settledBy),

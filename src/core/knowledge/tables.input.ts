@@ -9,7 +9,7 @@ const row = <F extends yup.ObjectShape>(fields: F) =>
 const answerRef = () => strictObject({ moveId: words(), outcomeId: words() }).required();
 
 /** What can hold a charge: `any` stands for "the family is not known, so something may". */
-const STORES = ["start", "run", "bus", "any"] as const;
+const STORES = ["start", "run", "bus", "suppressor", "any"] as const;
 /** What must hold of the machine for a limit to be the one that decides. */
 const APPLIES_WHEN = ["heater", "class-1", "class-2", "class-not-known"] as const;
 
@@ -46,7 +46,16 @@ export const ROWS = {
   /** Tuning values of the engine: `label` says what it does, `why` why it has its value. */
   parameters: row({ label: words(), unit: words(), value: finiteNumber().required(), why: words() }),
   /** A place along the way electricity becomes motion. `inMotor`: another motor brings a new one. */
-  stations: row({ label: words(), order: finiteNumber().required(), inMotor: yup.boolean().required() }),
+  stations: row({
+    label: words(),
+    order: finiteNumber().required(),
+    inMotor: yup.boolean().required(),
+    /** What work on it can spoil: it is proved again before power. */
+    spoils: yup
+      .array(oneOf(["look", "earth", "insulation"] as const))
+      .required()
+      .min(1),
+  }),
   /** A kind of machine: its motor, and what it has beside or short of that family's usual stations. */
   archetypes: row({ label: words(), family: words(), adds: ids(), lacks: ids(), hazards: ids() }),
   /** Something done to cure a fault: minutes at the bench and the part, minor units. */
@@ -96,6 +105,8 @@ export const ROWS = {
     label: words(),
     /** The stop rule that this sign starts, in words. */
     stop: yup.string(),
+    /** What must be in before any power, read or seen after it was told. */
+    before: yup.array(oneOf(["look", "earth", "insulation", "look-inside"] as const)),
     /** The answers to questions that this sign amounts to. */
     tells: yup.array(answerRef()),
   }),
@@ -104,6 +115,8 @@ export const ROWS = {
     how: words(),
     quantity: oneOf(["seen", "resistance", "insulation", "current"] as const),
     classes: ids(),
+    /** What a pass of it proves. */
+    proves: oneOf(["look", "earth", "insulation"] as const),
     /** The check it may stand for, where that one cannot be taken. */
     insteadOf: yup.string(),
     /** What the machine must be like for it: plug out, or powered behind a residual-current device. */
@@ -122,6 +135,8 @@ export const ROWS = {
     families: ids(),
     /** Whether the door asks for it. */
     asked: yup.boolean().required(),
+    /** What is refused here while it stands: hands inside, any power. */
+    blocks: yup.array(oneOf(["inside", "power"] as const)),
     /** When the work ends here, and whose it is then. */
     stop: yup.string(),
     trade: yup.string(),

@@ -37,8 +37,6 @@ export type Inseparable = Row<"inseparable">;
 export type Alias = Row<"aliases">;
 
 export type StoreId = Family["stores"][number];
-/** What a move needs of the machine before hands or probes go to it. */
-export type BenchNeed = Move["needs"];
 
 export interface Knowledge {
   /** Hash of the content: two programs with the same version give the same answers. */

@@ -1,15 +1,24 @@
 import * as yup from "yup";
-import { byTag, oneOf } from "../fields.input";
+import { byTag, oneOf, text } from "../fields.input";
+import { INCIDENTS } from "../knowledge/move-page.input";
 import { readingField } from "../quantity/reading.input";
 import { finiteNumber, type Shape, strictObject } from "../validate";
 
-const storeId = oneOf("What stores charge", ["start", "run", "bus", "any"]);
+const storeId = oneOf("What stores charge", ["start", "run", "bus", "suppressor", "any"]);
 const measuredVolts = () => finiteNumber().label("Volts read").required().min(-100_000).max(100_000);
 
 const BENCH_EVENTS = {
-  "plugged-in": strictObject({ event: oneOf("event", ["plugged-in"]) }),
+  "plugged-in": strictObject({
+    event: oneOf("event", ["plugged-in"]),
+    /** Where: behind the shop's residual-current outlet, or anywhere else. */
+    outlet: oneOf("Outlet", ["residual-current", "other", "not-said"]),
+  }),
   "not-known": strictObject({ event: oneOf("event", ["not-known"]) }),
-  "nothing-stores": strictObject({ event: oneOf("event", ["nothing-stores"]) }),
+  "nothing-stores": strictObject({
+    event: oneOf("event", ["nothing-stores"]),
+    /** Needed once a charge was read in this machine. */
+    why: text("Why", 300),
+  }),
   unplugged: strictObject({
     event: oneOf("event", ["unplugged"]),
     evidence: oneOf("Where the plug is", [
@@ -32,14 +41,21 @@ const BENCH_EVENTS = {
     dielectric: oneOf("Dielectric", ["film", "electrolytic", "not-known"]),
   }),
   "stored-clip": strictObject({ event: oneOf("event", ["stored-clip"]), id: storeId }),
+  "stored-none": strictObject({
+    event: oneOf("event", ["stored-none"]),
+    id: storeId,
+    why: yup.string().label("What shows it").required().min(3).max(300),
+  }),
   "stored-cannot": strictObject({
     event: oneOf("event", ["stored-cannot"]),
     id: storeId,
     why: yup.string().label("Why not").required().max(300),
   }),
+  /** Power did something that must not happen twice; it is off again, as far as anybody knows. */
+  incident: strictObject({ event: oneOf("event", ["incident"]), what: oneOf("What it did", INCIDENTS) }),
   held: strictObject({
     event: oneOf("event", ["held"]),
-    id: oneOf("Held", ["springs", "lifted-load", "belt"]),
+    id: oneOf("Held", ["springs", "lifted-load", "belt", "blades"]),
     is: oneOf("Held", ["held", "free", "none"]),
   }),
   "seen-to": strictObject({

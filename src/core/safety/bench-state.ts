@@ -1,7 +1,9 @@
 import { limitOf } from "../knowledge/resolve-limits";
-import type { BenchNeed, Limits, StoreId } from "../knowledge/types";
+import { type BenchNeed, partsOf } from "../knowledge/touches";
+import type { Limits, StoreId } from "../knowledge/types";
 import { fail, issue, ok, type Result } from "../result";
-import type { BenchEvent } from "./bench-event.input";
+import type { ProtectionClass } from "./dead-checks";
+import type { EnergyEvent } from "./energy-event";
 
 export type Plug = "not-known" | "plugged-in" | "unplugged" | "isolated";
 export type PlugEvidence = "plug-in-sight" | "plug-in-pocket" | "plug-tagged" | "cord-off-machine";
@@ -15,9 +17,15 @@ export interface StoredItem {
   readonly cannot?: string | undefined;
   readonly at: string;
   readonly recheckAfter?: string | undefined;
+  /** Since when it was read dead, without power in between. */
+  readonly deadSince?: string | undefined;
+  /** Whether one reading is not enough: charge creeps back into an electrolytic. */
+  readonly needsTwo?: boolean | undefined;
+  /** What shows that this machine has none. */
+  readonly none?: string | undefined;
 }
 
-export type Holdable = "springs" | "lifted-load" | "belt";
+export type Holdable = "springs" | "lifted-load" | "belt" | "blades";
 
 /** What can move by itself: `none` is the honest way out of a question that does not fit this machine. */
 export interface HeldItem {
@@ -29,11 +37,15 @@ export interface HeldItem {
 export interface BenchState {
   readonly plug: Plug;
   readonly plugEvidence?: PlugEvidence | undefined;
+  /** Where it is plugged in, as it was said with the plug. */
+  readonly outlet?: "residual-current" | "other" | "not-said" | undefined;
   readonly battery?: "in" | "out" | undefined;
   readonly provenDead?: { readonly volts: number; readonly means: string; readonly at: string } | undefined;
   readonly stored: readonly StoredItem[];
   /** The repairer looked and says that nothing in this machine stores charge. */
   readonly nothingStores: boolean;
+  /** Whether a charge was ever read in it. */
+  readonly wasCharged: boolean;
   readonly held: readonly HeldItem[];
   /** Hazards the repairer has read and seen to; they withhold nothing. */
   readonly hazardsSeenTo: readonly string[];
@@ -47,6 +59,7 @@ export const AT_THE_DOOR: BenchState = {
   plug: "not-known",
   stored: [],
   nothingStores: false,
+  wasCharged: false,
   held: [],
   hazardsSeenTo: [],
   opened: [],
@@ -56,12 +69,20 @@ export const AT_THE_DOOR: BenchState = {
 
 /** What the machine is, as far as its bench state depends on it. */
 export interface BenchMachine {
+  readonly family: string;
+  readonly protection: ProtectionClass;
   readonly connection: "plug" | "detachable-cord" | "fixed" | "battery" | "not-known";
   readonly stores: readonly StoreId[];
+  /** Those of them that may turn out not to be there. */
+  readonly excusable: readonly StoreId[];
   /** Whether it has a battery of its own, whatever else feeds it. */
   readonly hasBattery: boolean;
   /** What in it can move by itself and must be held before hands go in. */
   readonly holds: readonly Holdable[];
+  /** What is never done here to such a machine. */
+  readonly blocks: readonly ("inside" | "power")[];
+  /** Its family belongs to others but for what is done unplugged. */
+  readonly isOutOfScope: boolean;
 }
 
 function later(at: string, seconds: number): string {
@@ -74,7 +95,8 @@ function withStored(state: BenchState, item: StoredItem): BenchState {
 
 /** Power came or may have come: nothing read before it counts any longer. */
 function uncharged(state: BenchState): BenchState {
-  return { ...state, provenDead: undefined, stored: [], plugEvidence: undefined };
+  const stored = state.stored.filter(({ none }) => none !== undefined);
+  return { ...state, provenDead: undefined, stored, plugEvidence: undefined, outlet: undefined };
 }
 
 /** It moved under power, or may have: what was held then must be looked at again. */
@@ -83,8 +105,15 @@ function moved(state: BenchState): BenchState {
 }
 
 /** Neither plug nor battery is known any more; a battery that is in stays in. */
-function doubted(state: BenchState): Pick<BenchState, "plug" | "battery"> {
-  return { plug: "not-known", battery: state.battery === "in" ? "in" : undefined };
+function doubted(state: BenchState): Pick<BenchState, "plug" | "battery" | "outlet"> {
+  return { plug: "not-known", outlet: undefined, battery: state.battery === "in" ? "in" : undefined };
+}
+
+/** Power is on: the battery's own, or from outside. */
+function underPower(state: BenchState, machine: BenchMachine, outlet: BenchState["outlet"]): BenchState {
+  const cleared = moved(uncharged(state));
+  if (machine.connection === "battery") return { ...cleared, battery: "in" };
+  return { ...cleared, plug: "plugged-in", outlet };
 }
 
 function refuse(code: string, message: string, given?: unknown): Result<never> {
@@ -93,7 +122,7 @@ function refuse(code: string, message: string, given?: unknown): Result<never> {
 
 function isolate(
   state: BenchState,
-  event: Extract<BenchEvent, { event: "isolated" }>,
+  event: Extract<EnergyEvent, { event: "isolated" }>,
   at: string,
   limits: Limits,
 ): Result<BenchState> {
@@ -112,14 +141,73 @@ function isolate(
   });
 }
 
-function nothingStores(state: BenchState, machine: BenchMachine): Result<BenchState> {
+/** Stores that a family or a board has for certain: no word takes them away. */
+function nothingStores(
+  state: BenchState,
+  machine: BenchMachine,
+  why: string,
+  at: string,
+  limits: Limits,
+): Result<BenchState> {
   const known = machine.stores.filter((id) => id !== "any");
   if (known.length > 0)
     return refuse(
       "it-stores",
       `A motor of this kind has ${known.join(" and ")} capacitance: read its volts, leave the clip on, or say why you cannot.`,
     );
-  return ok({ ...state, nothingStores: true });
+  if (!state.wasCharged) return ok({ ...state, nothingStores: true });
+  if (why.trim().length < 3)
+    return refuse(
+      "charge-was-read",
+      "A charge was read in this machine: say what it was, and read the volts there again.",
+      why,
+    );
+  const isDrained = state.stored.some(({ id }) => chargeState(state, id, at, limits) === "drained");
+  return isDrained
+    ? ok({ ...state, nothingStores: true })
+    : refuse("charge-was-read", "A charge was read in this machine: read the volts there again first.");
+}
+
+/** What this machine has for certain cannot be said away; a suppressor or a board's capacitor that is not there can. */
+function storedNone(
+  state: BenchState,
+  { id, why }: { readonly id: StoreId; readonly why: string },
+  at: string,
+  machine: BenchMachine,
+): Result<BenchState> {
+  if (!machine.excusable.includes(id))
+    return refuse(
+      "it-stores",
+      `This machine has that capacitor (${id}): read its volts, leave the clip on, or say why you cannot.`,
+      id,
+    );
+  const read = state.stored.find((one) => one.id === id);
+  if (read?.volts !== undefined && state.wasCharged)
+    return refuse("charge-was-read", "A charge was read there: drain it and read it again.", read.volts);
+  return ok(withStored(state, { id, none: why, at }));
+}
+
+/** A reading of volts on what stores; one that is dead counts from the first of its row. */
+function storedVolts(
+  state: BenchState,
+  event: Extract<EnergyEvent, { event: "stored-volts" }>,
+  at: string,
+  limits: Limits,
+): BenchState {
+  const isDead = Math.abs(event.volts) <= limitOf(limits, "safe-to-work-volts").value;
+  const before = state.stored.find(({ id }) => id === event.id);
+  const row = event.dielectric === "electrolytic" ? "recheck-electrolytic" : "recheck-film";
+  return {
+    ...withStored(state, {
+      id: event.id,
+      volts: event.volts,
+      at,
+      recheckAfter: later(at, limitOf(limits, row).value),
+      deadSince: isDead ? (before?.deadSince ?? at) : undefined,
+      needsTwo: event.dielectric !== "film",
+    }),
+    wasCharged: state.wasCharged || !isDead,
+  };
 }
 
 /**
@@ -129,14 +217,17 @@ function nothingStores(state: BenchState, machine: BenchMachine): Result<BenchSt
  */
 export function applyBenchEvent(
   state: BenchState,
-  event: BenchEvent,
+  event: EnergyEvent,
   at: string,
   machine: BenchMachine,
   limits: Limits,
 ): Result<BenchState> {
   switch (event.event) {
     case "plugged-in":
-      return ok({ ...moved(uncharged(state)), plug: "plugged-in" });
+      return ok({ ...moved(uncharged(state)), plug: "plugged-in", outlet: event.outlet });
+    case "powered":
+      return ok(underPower(state, machine, state.outlet));
+    case "may-have-had-power":
     case "not-known":
       return ok({ ...moved(uncharged(state)), ...doubted(state) });
     case "unplugged":
@@ -145,7 +236,7 @@ export function applyBenchEvent(
             "fixed-wiring",
             "This machine is wired in: isolate it, prove it dead, and enter the volts read.",
           )
-        : ok({ ...state, plug: "unplugged", plugEvidence: event.evidence });
+        : ok({ ...state, plug: "unplugged", plugEvidence: event.evidence, outlet: undefined });
     case "isolated":
       return isolate(state, event, at, limits);
     case "battery":
@@ -154,17 +245,16 @@ export function applyBenchEvent(
           ? { ...moved(uncharged(state)), plug: state.plug, battery: "in" }
           : { ...state, battery: "out" },
       );
-    case "stored-volts": {
-      const row = event.dielectric === "electrolytic" ? "recheck-electrolytic" : "recheck-film";
-      const recheckAfter = later(at, limitOf(limits, row).value);
-      return ok(withStored(state, { id: event.id, volts: event.volts, at, recheckAfter }));
-    }
+    case "stored-volts":
+      return ok(storedVolts(state, event, at, limits));
+    case "stored-none":
+      return storedNone(state, event, at, machine);
     case "stored-clip":
       return ok(withStored(state, { id: event.id, clip: true, at }));
     case "stored-cannot":
       return ok(withStored(state, { id: event.id, cannot: event.why, at }));
     case "nothing-stores":
-      return nothingStores(state, machine);
+      return nothingStores(state, machine, event.why, at, limits);
     case "held":
       return ok({
         ...state,
@@ -176,6 +266,10 @@ export function applyBenchEvent(
       return ok({ ...state, load: event.is });
     case "temperature":
       return ok({ ...state, temperature: event.is });
+    case "opened":
+      return ok({ ...state, opened: [...new Set([...state.opened, event.access])] });
+    case "closed":
+      return ok({ ...state, opened: state.opened.filter((one) => one !== event.access) });
   }
 }
 
@@ -212,21 +306,25 @@ export function asSeen(state: BenchState, isFresh: boolean): BenchState {
   return isFresh ? state : { ...state, ...doubted(state) };
 }
 
-export type ChargeState = "not-read" | "charged" | "lapsed" | "drained" | "clip" | "cannot" | "none";
+export type ChargeState = "not-read" | "charged" | "lapsed" | "once" | "drained" | "clip" | "cannot" | "none";
 
 /** How one item that can hold charge stands at `now`. */
 export function chargeState(state: BenchState, id: StoreId, now: string, limits: Limits): ChargeState {
   if (state.nothingStores) return "none";
   const item = state.stored.find((one) => one.id === id);
   if (!item) return "not-read";
+  if (item.none !== undefined) return "none";
   if (item.clip) return "clip";
   if (item.volts === undefined) return "cannot";
   if (Math.abs(item.volts) > limitOf(limits, "safe-to-work-volts").value) return "charged";
-  return item.recheckAfter !== undefined && now >= item.recheckAfter ? "lapsed" : "drained";
+  if (item.recheckAfter !== undefined && now >= item.recheckAfter) return "lapsed";
+  const apart = (Date.parse(item.at) - Date.parse(item.deadSince ?? item.at)) / 1000;
+  const isOnce = item.needsTwo === true && apart < limitOf(limits, "electrolytic-second-reading").value;
+  return isOnce ? "once" : "drained";
 }
 
 /** What still stands between the hands and the machine; empty when the need is met. */
-export type BenchGap = "plug" | "battery" | "charge" | "springs" | "lifted-load" | "belt";
+export type BenchGap = "stop" | "plug" | "battery" | "charge" | "springs" | "lifted-load" | "belt" | "blades";
 
 const SETTLED: ReadonlySet<ChargeState> = new Set<ChargeState>(["drained", "clip", "none"]);
 
@@ -253,16 +351,26 @@ export function gapsFor(
   now: string,
   limits: Limits,
 ): BenchGap[] {
-  if (need === "none") return [];
-  const gaps: BenchGap[] = [];
+  const parts = partsOf(need);
+  if (!parts.isPlugOut) return [];
+  const gaps: BenchGap[] = machine.blocks.includes("inside") && parts.isDrained ? ["stop"] : [];
   if (!isCutOff(state, machine)) gaps.push("plug");
   if (hasBatteryIn(state, machine)) gaps.push("battery");
-  if (need === "plug-out") return gaps;
-  const isSettled = machine.stores.every((id) => SETTLED.has(chargeState(state, id, now, limits)));
-  const isCharged = state.stored.some(({ id }) => !SETTLED.has(chargeState(state, id, now, limits)));
-  if (!isSettled || isCharged) gaps.push("charge");
+  if (parts.isDrained) {
+    const isSettled = machine.stores.every((id) => SETTLED.has(chargeState(state, id, now, limits)));
+    const isCharged = state.stored.some(({ id }) => !SETTLED.has(chargeState(state, id, now, limits)));
+    if (!isSettled || isCharged) gaps.push("charge");
+  }
+  return [
+    ...gaps,
+    ...loosened(state, machine).filter((id) => (id === "blades" ? parts.isBlocked : parts.isHeld)),
+  ];
+}
+
+/** What can move by itself, or with the shaft, and is not said to be held. */
+function loosened(state: BenchState, machine: BenchMachine): Holdable[] {
   const loose = new Set(state.held.filter(({ is }) => is === "free").map(({ id }) => id));
   const settled = new Set(state.held.filter(({ is }) => is !== "free").map(({ id }) => id));
   for (const id of machine.holds) if (!settled.has(id)) loose.add(id);
-  return [...gaps, ...loose];
+  return [...loose];
 }

@@ -40,6 +40,7 @@ const WORST_FIRST: readonly ChargeState[] = [
   "cannot",
   "not-read",
   "lapsed",
+  "once",
   "drained",
   "clip",
   "none",

@@ -31,7 +31,8 @@ export function alternativeTo(
 /** Which limit decides for this machine: the first that says it applies to its class and heater, or to all. */
 function limitFor(check: DeadCheck, protection: ProtectionClass, hasHeater: boolean, limits: Limits) {
   const facts = new Set<string>([
-    ...(hasHeater ? ["heater"] : []),
+    // The milder limit of a heater belongs to class I alone: anywhere else the stricter one decides.
+    ...(hasHeater && protection === "class-1" ? ["heater"] : []),
     protection === "not-known" ? "class-not-known" : protection,
   ]);
   return check.limits

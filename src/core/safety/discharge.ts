@@ -2,6 +2,7 @@ import { limitOf } from "../knowledge/resolve-limits";
 import type { Limits } from "../knowledge/types";
 import {
   type Farads,
+  farads,
   type Joules,
   joules,
   type Ohms,
@@ -45,6 +46,22 @@ export interface DischargePlan {
   readonly dielectric: ChargedPart["dielectric"];
 }
 
+/** The resistor at hand, as it is marked; what is not said is not known to bear anything. */
+export interface DischargeResistor {
+  readonly resistance: Ohms;
+  readonly watts: Watts | undefined;
+  readonly volts: Volts | undefined;
+}
+
+/** A resistor that would burn or flash over: no time is shown with it. */
+export interface DischargeRefusal {
+  readonly kind: "refuse";
+  readonly because: "rating-not-said" | "volts" | "power";
+  /** What it must bear, at the least. */
+  readonly volts: Volts;
+  readonly watts: Watts;
+}
+
 /** A part that is passed on: no time is shown for it. */
 export interface DischargeReferral {
   readonly kind: "refer";
@@ -76,16 +93,71 @@ export function drainTime(resistance: Ohms, capacitance: Farads, from: Volts, to
   return seconds(from <= to ? 0 : resistance * capacitance * Math.log(from / to));
 }
 
+/** Five seconds: the time over which short overloads of resistors are rated. */
+const OVERLOAD_S = 5;
+
+/**
+ * Watts a resistor must be rated for: the mean of its hardest five seconds, and no more than `overload` times its rating
+ * at the first instant. Power falls as e^(−2t/RC), so the mean is E·(1 − e^(−10/RC))/5. Source: physics; overload judged.
+ * @example wattsNeeded(ohms(15000), farads(174e-6), volts(354), 5) // 2.13
+ */
+export function wattsNeeded(resistance: Ohms, capacitance: Farads, from: Volts, overload: number): Watts {
+  const peak = (from * from) / resistance;
+  const energy = 0.5 * capacitance * from * from;
+  const mean = (energy * -Math.expm1((-2 * OVERLOAD_S) / (resistance * capacitance))) / OVERLOAD_S;
+  return watts(Math.max(mean, peak / overload));
+}
+
+export type UnmarkedStore = "start" | "run" | "bus";
+
+/**
+ * The largest capacitor that fits a plate, farads: C = k·P/U², with k by what it is for.
+ * @returns undefined where the plate tells no power: then no time can be said
+ */
+export function largestCapacitance(
+  store: UnmarkedStore,
+  platePower: Watts | undefined,
+  supply: Volts,
+  limits: Limits,
+): Farads | undefined {
+  if (platePower === undefined || platePower <= 0) return undefined;
+  return farads((limitOf(limits, `unmarked-${store}-capacitor`).value * platePower) / (supply * supply));
+}
+
+function refusal(
+  part: ChargedPart,
+  resistor: DischargeResistor,
+  start: Volts,
+  limits: Limits,
+): DischargeRefusal | undefined {
+  const needed = wattsNeeded(
+    resistor.resistance,
+    part.capacitance,
+    start,
+    limitOf(limits, "resistor-overload").value,
+  );
+  const refuse = (because: DischargeRefusal["because"]): DischargeRefusal => ({
+    kind: "refuse",
+    because,
+    volts: start,
+    watts: needed,
+  });
+  if (resistor.watts === undefined || resistor.volts === undefined) return refuse("rating-not-said");
+  if (resistor.volts < start) return refuse("volts");
+  return resistor.watts < needed ? refuse("power") : undefined;
+}
+
 /**
  * How to drain one capacitor, worked out from its own marking and the resistor at hand.
  * @returns a referral, with no time, for parts marked above the limit (600 V AC): do not touch.
  */
 export function planDischarge(
   part: ChargedPart,
-  resistance: Ohms,
+  resistor: DischargeResistor,
   supplyVolts: Volts,
   limits: Limits,
-): DischargePlan | DischargeReferral {
+): DischargePlan | DischargeReferral | DischargeRefusal {
+  const { resistance } = resistor;
   const refer = limitOf(limits, "capacitor-marked-volts-refer");
   if (part.voltsAc !== undefined && part.voltsAc > refer.value)
     return {
@@ -99,6 +171,8 @@ export function planDischarge(
     supplyVolts,
     limitOf(limits, "unmarked-capacitor-volts-factor").value,
   );
+  const refused = refusal(part, resistor, start, limits);
+  if (refused) return refused;
   const safe = volts(limitOf(limits, "safe-to-work-volts").value);
   const energy = joules(0.5 * part.capacitance * start * start);
   const reboundShare = limitOf(

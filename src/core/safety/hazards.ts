@@ -3,7 +3,7 @@ import type { BenchMachine, Holdable } from "./bench-state";
 import type { ProtectionClass } from "./dead-checks";
 
 /** What can move by itself and has a gate of its own. */
-export const HOLDABLE: readonly Holdable[] = ["springs", "lifted-load", "belt"];
+export const HOLDABLE: readonly Holdable[] = ["springs", "lifted-load", "belt", "blades"];
 
 /** What the hazards of a machine follow from. */
 export interface HazardFacts {

@@ -1,4 +1,5 @@
 import * as yup from "yup";
+import { text } from "../fields.input";
 import { QUANTITIES } from "../quantity/reading";
 import { readingField } from "../quantity/reading.input";
 import { DISCHARGE_SCHOOLS } from "../safety/discharge";
@@ -88,6 +89,8 @@ export const settingsSchema = strictObject({
   labourRateMinor: yup.number().label("Labour rate").required().integer().min(0).max(1e8),
   instruments,
   kit: yup.array(yup.string().required().max(60)).label("Kit").required().max(60),
+  /** The outlet behind a residual-current device, as the shop calls it; empty while it has named none. */
+  residualOutlet: text("Outlet behind the RCD (GFCI)", 60),
   dischargeSchool: yup.string().label("Way of draining").oneOf(DISCHARGE_SCHOOLS).required(),
   /** Whether the shop's own closed jobs count in the suspects' chances. */
   usesCounts: yup.boolean().label("Learn from closed jobs").required(),

@@ -28,6 +28,7 @@ export const DEFAULT_SETTINGS: Settings = {
     },
   ],
   kit: [],
+  residualOutlet: "",
   dischargeSchool: "resistor-then-short",
   usesCounts: false,
   limits: {},

@@ -1,4 +1,5 @@
 import type { Schema } from "yup";
+import type { Touch } from "../knowledge/touches";
 import type { Limits } from "../knowledge/types";
 import { fail, type Issue, issue, ok, type Result } from "../result";
 import { parseWith } from "../validate";
@@ -11,9 +12,6 @@ export interface ToolContext {
   readonly limits: Limits;
   readonly knowledgeVersion: string;
 }
-
-/** What hands or probes go to for it. */
-export type Touch = "past" | "inside" | "bare-conductors" | "drive" | "board" | "running-parts";
 
 /** What keeps someone from harm: a failed finding that speaks of one withholds power and the word "repaired". */
 export type Protection = "earth" | "insulation" | "cord" | "guard" | "protector";

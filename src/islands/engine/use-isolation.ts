@@ -28,10 +28,10 @@ export type ShownIsolation =
   | (Extract<IsolationState, { kind: "ready" }> & { readonly isSettled: boolean });
 
 export function requestOf(screen: JobScreen, shop: Shop, { access, archetypes, stations }: Knowledge) {
-  const isMadeSafe = screen.gaps("hands-inside").length === 0;
+  const withheld = { guardsOn: screen.liveGaps("guards-on"), measured: screen.liveGaps("measured") };
   return isolationRequest(
     screen.job,
-    { bench: screen.bench, isMadeSafe },
+    { bench: screen.bench, unsettled: screen.gaps("turning-inside"), withheld },
     { ...shop, access, archetypes, stations },
   );
 }

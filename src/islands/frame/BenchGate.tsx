@@ -1,5 +1,5 @@
 import type { Stage } from "@/core/job/stages";
-import type { BenchNeed } from "@/core/knowledge/types";
+import type { BenchNeed } from "@/core/knowledge/touches";
 import type { BenchGap } from "@/core/safety/bench-state";
 import { PlugQuestion } from "./PlugQuestion";
 import type { JobScreen } from "./use-job-screen";

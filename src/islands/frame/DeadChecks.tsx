@@ -20,13 +20,13 @@ interface CheckProps {
   readonly isPlugOut: boolean;
   readonly stage: Stage;
   /** Answers up to this line do not count: something was done to the machine since. */
-  readonly since: number;
+  readonly since: (check: DeadCheck) => number;
 }
 
 const LOOKS = ["sound", "damaged", "not sure"] as const;
 
 function lastAnswer({ job, check, since }: CheckProps) {
-  return job.deadChecks.find(({ checkId, seq }) => checkId === check.id && seq > since);
+  return job.deadChecks.find(({ checkId, seq }) => checkId === check.id && seq > since(check));
 }
 
 function Look({ job, check, stage }: CheckProps) {
@@ -174,7 +174,7 @@ export function DeadChecks(props: Omit<CheckProps, "check"> & { readonly isFinal
     <ul>
       {owed.map((check) => (
         <Check
-          key={`${check.id}:${job.deadChecks.find(({ checkId }) => checkId === check.id)?.seq ?? 0}:${since}`}
+          key={`${check.id}:${job.deadChecks.find(({ checkId }) => checkId === check.id)?.seq ?? 0}:${since(check)}`}
           {...props}
           check={check}
           alternative={isFinal ? alternativeTo(check, shop.deadChecks, protection) : undefined}

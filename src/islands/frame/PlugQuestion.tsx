@@ -89,7 +89,9 @@ export function PlugQuestion(props: QuestionProps) {
     <div className="flex flex-wrap gap-3">
       {button("Battery is out", { event: "battery", is: "out" })}
       {button("Battery is in", { event: "battery", is: "in" })}
-      {connection === "battery" ? button("It is on its charger", { event: "plugged-in" }) : null}
+      {connection === "battery"
+        ? button("It is on its charger", { event: "plugged-in", outlet: "not-said" })
+        : null}
     </div>
   ) : null;
   return (
@@ -98,7 +100,7 @@ export function PlugQuestion(props: QuestionProps) {
       {connection === "fixed" || connection === "battery" ? null : (
         <div className="flex flex-wrap gap-3">
           {EVIDENCE.map(({ evidence, label }) => button(label, { event: "unplugged", evidence }))}
-          {button("It is plugged in", { event: "plugged-in" })}
+          {button("It is plugged in", { event: "plugged-in", outlet: "not-said" })}
         </div>
       )}
       {battery}

@@ -1,10 +1,12 @@
 import { useCallback, useMemo } from "react";
+import { liveFactsOf } from "@/core/job/live-facts";
 import type { JobView } from "@/core/job/log/reduce";
 import { type CollarState, collars, type NextStep, nextStep } from "@/core/job/next-step";
 import type { Stage } from "@/core/job/stages";
-import type { BenchNeed } from "@/core/knowledge/types";
+import type { BenchNeed, PowerUse } from "@/core/knowledge/touches";
 import { asSeen, type BenchGap, type BenchState, gapsFor } from "@/core/safety/bench-state";
 import { type BenchSummary, benchSummary } from "@/core/safety/bench-summary";
+import { type LiveGap, type LiveWarning, liveGaps, liveWarnings } from "@/core/safety/live-work";
 import type { Shop } from "@/core/shop/shop";
 import { useNow } from "../state/clock";
 import { $job, useJob } from "../state/job";
@@ -21,6 +23,9 @@ export interface JobScreen {
   /** What could be done if the plug were still known to be out: undefined while it is, or was never out. */
   readonly wasAboutTo: NextStep | undefined;
   gaps(need: BenchNeed): BenchGap[];
+  /** What stands between the machine and power used so. */
+  liveGaps(power: PowerUse): LiveGap[];
+  readonly liveWarnings: readonly LiveWarning[];
 }
 
 export function useJobScreen(fromPage: JobView, shop: Shop): JobScreen {
@@ -28,6 +33,7 @@ export function useJobScreen(fromPage: JobView, shop: Shop): JobScreen {
   const now = useNow(shop.now);
   const isFreshFor = useWatches();
   const { limits, deadChecks, moves, tools } = shop;
+  const { zone, residualOutlet } = shop.settings;
   const isPlugFresh = isFreshFor(job, now, limits);
   const isStillFresh = useCallback((): boolean => {
     const current = $job.get();
@@ -36,7 +42,8 @@ export function useJobScreen(fromPage: JobView, shop: Shop): JobScreen {
   useTouches(job.jobId, isStillFresh);
   return useMemo(() => {
     const bench = asSeen(job.bench, isPlugFresh);
-    const context = { deadChecks, moves, tools, limits, now, zone: shop.settings.zone, isPlugFresh };
+    const context = { deadChecks, moves, tools, limits, now, zone, isPlugFresh };
+    const facts = liveFactsOf(job, bench, { deadChecks, isOutletNamed: residualOutlet !== "" });
     return {
       job,
       now,
@@ -51,6 +58,8 @@ export function useJobScreen(fromPage: JobView, shop: Shop): JobScreen {
           ? nextStep(job, { ...context, isPlugFresh: true })
           : undefined,
       gaps: (need) => gapsFor(bench, need, job.machine, now, limits),
+      liveGaps: (power) => liveGaps(facts, power),
+      liveWarnings: liveWarnings(facts),
     };
-  }, [job, now, isPlugFresh, deadChecks, moves, tools, limits, shop.settings.zone]);
+  }, [job, now, isPlugFresh, deadChecks, moves, tools, limits, zone, residualOutlet]);
 }

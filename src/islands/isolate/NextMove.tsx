@@ -1,15 +1,13 @@
 import { useState } from "react";
 import type { RatedMove } from "@/core/isolation/next-move";
-import { owedChecks } from "@/core/job/next-step";
 import type { Knowledge } from "@/core/knowledge/types";
 import { formatChance, formatMoney } from "@/core/quantity/format";
 import { faultLabel } from "../engine/names";
 import { Choices } from "../fields/Choices";
 import { Problem } from "../fields/Problem";
-import { BenchGate } from "../frame/BenchGate";
-import type { JobScreen } from "../frame/use-job-screen";
 import { usePost } from "../state/use-post";
 import { inSentence } from "../words/in-sentence";
+import { MakeReady } from "./MakeReady";
 import type { MoveProps } from "./move-props";
 import { ToolReading } from "./ToolReading";
 
@@ -27,23 +25,28 @@ function thenWords(knowledge: Knowledge, rated: RatedMove | undefined, outcomeId
   return first ? `then ${first.join(" and ")}` : "";
 }
 
+/** What the log knows of the state that this move needs; never a guess about guards. */
+function stateWords({ move, screen }: Pick<MoveProps, "move" | "screen">): string {
+  const { opened } = screen.bench;
+  if (move.power !== "off") {
+    const covers =
+      opened.length === 0
+        ? "no cover noted as open"
+        : `${opened.length === 1 ? "1 cover" : `${opened.length} covers`} open`;
+    return `Power on, ${covers}`;
+  }
+  if (move.needs === "none") return "Nothing to make safe";
+  return screen.gaps(move.needs).length === 0 ? "Made safe as it needs" : "Make safe first";
+}
+
 function Facts({ move, rated, screen }: Pick<MoveProps, "move" | "rated" | "screen">) {
-  const gaps = screen.gaps(move.needs);
-  const state =
-    move.needs === "none"
-      ? move.tier > 1
-        ? "Power on, guards closed"
-        : "Nothing to make safe"
-      : gaps.length === 0
-        ? "Made safe as it needs"
-        : "Make safe first";
   return (
     <p className="mb-2 flex flex-wrap items-center gap-x-6 text-soft">
       <span>
         <b className="font-semibold text-ink">{move.minutes} min</b>
         {rated && rated.stateMinutes > 0 ? ` and ${rated.stateMinutes} to get there` : ""}
       </span>
-      <span>{state}</span>
+      <span>{stateWords({ move, screen })}</span>
       {move.tier === 3 ? <b className="text-oxide">Something turns or is live: hands off</b> : null}
       <a
         className="ml-auto inline-flex min-h-11 items-center text-teal underline underline-offset-4"
@@ -88,45 +91,31 @@ function Answers({ move, rated, knowledge, onKeep, isBusy }: AnswersProps) {
   );
 }
 
-/** Why a live move is not offered yet, with the honest way in for what was seen already. */
-function Blocked({ screen }: { readonly screen: JobScreen }) {
-  return (
-    <div role="alert" className="hatched mb-3 rounded-[3px] border-[1.5px] border-ink p-2">
-      <p className="bg-paper px-3 py-2">
-        <b>No power before the dead checks.</b>{" "}
-        <a
-          className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
-          href={`/jobs/${screen.job.jobId}/make-safe`}
-        >
-          Do them first
-        </a>
-        . If it was seen before it came in, tap the answer: it is kept as entered afterwards.
-      </p>
-    </div>
-  );
-}
-
 function AnswerPart(props: MoveProps) {
   const { screen, move } = props;
   const { post, problem, isBusy } = usePost(screen.job.jobId);
-  const [pending, setPending] = useState<string | undefined>(undefined);
   const [circumstance, setCircumstance] = useState<Circumstance>("cold");
-  const isLive = move.tier > 1;
-  const isBlocked = isLive && owedChecks(screen.job, props.shop).length > 0;
-  const keep = async (outcomeId: string, taken: "now" | "afterwards"): Promise<void> => {
-    const payload = { moveId: move.id, outcomeId, circumstance, taken };
-    if (await post({ kind: "answer", stage: "isolate", payload })) setPending(undefined);
-  };
-  const answer = (outcomeId: string): void => {
-    const isSilent = outcomeId === "not-sure" || outcomeId === "could-not";
-    if (isSilent || (!isBlocked && screen.gaps(move.needs).length === 0)) void keep(outcomeId, "now");
-    else if (isBlocked) void keep(outcomeId, "afterwards");
-    else setPending(outcomeId);
+  const isReady = screen.gaps(move.needs).length === 0 && screen.liveGaps(move.power).length === 0;
+  const keep = (outcomeId: string): void => {
+    // Nothing was done where it could not be: there is nothing to make safe for.
+    const taken = isReady || outcomeId === "could-not" ? "now" : "afterwards";
+    void post({
+      kind: "answer",
+      stage: "isolate",
+      payload: { moveId: move.id, outcomeId, circumstance, taken },
+    });
   };
   return (
     <>
-      {isBlocked ? <Blocked screen={screen} /> : null}
-      {isLive ? (
+      {isReady ? null : (
+        <p className="mb-2 font-semibold text-brass">
+          Kept as entered afterwards
+          {move.power === "off"
+            ? "."
+            : ", done without what live work asks for: it never counts for “repaired”."}
+        </p>
+      )}
+      {move.power === "off" ? null : (
         <div className="mb-3">
           <Choices<Circumstance>
             legend="The machine is"
@@ -136,36 +125,33 @@ function AnswerPart(props: MoveProps) {
             onChoose={setCircumstance}
           />
         </div>
-      ) : null}
-      <Answers {...props} isBusy={isBusy} onKeep={answer} />
-      {pending === undefined ? null : (
-        <BenchGate
-          screen={screen}
-          stage="isolate"
-          need={move.needs}
-          about={`"${move.answers[pending] ?? pending}"`}
-          onSettled={() => setPending(undefined)}
-          onAfterwards={() => keep(pending, "afterwards")}
-        />
       )}
+      <Answers {...props} isBusy={isBusy} onKeep={keep} />
       <Problem text={problem} />
-      <div className="mt-3 flex flex-wrap gap-2.5">
-        {[
-          ["not-sure", "Not sure"],
-          ["could-not", "Could not"],
-        ].map(([id = "", label]) => (
-          <button
-            key={id}
-            type="button"
-            className="btn btn-outline"
-            disabled={isBusy}
-            onClick={() => answer(id)}
-          >
-            {label}
-          </button>
-        ))}
-      </div>
+      <Silent isBusy={isBusy} onSay={keep} />
     </>
+  );
+}
+
+/** Said nothing, or was not done. */
+function Silent({ isBusy, onSay }: { readonly isBusy: boolean; onSay(outcomeId: string): void }) {
+  return (
+    <div className="mt-3 flex flex-wrap gap-2.5">
+      {[
+        ["not-sure", "Not sure"],
+        ["could-not", "Could not"],
+      ].map(([id = "", label]) => (
+        <button
+          key={id}
+          type="button"
+          className="btn btn-outline"
+          disabled={isBusy}
+          onClick={() => onSay(id)}
+        >
+          {label}
+        </button>
+      ))}
+    </div>
   );
 }
 
@@ -243,11 +229,13 @@ export function NextMove(
         </p>
       ) : null}
       <Facts {...props} />
-      {tool ? (
-        <ToolReading key={`${tool.id}:${move.id}`} {...props} toolId={tool.id} />
-      ) : (
-        <AnswerPart {...props} />
-      )}
+      <MakeReady screen={props.screen} shop={props.shop} move={move}>
+        {tool ? (
+          <ToolReading key={`${tool.id}:${move.id}`} {...props} toolId={tool.id} />
+        ) : (
+          <AnswerPart {...props} />
+        )}
+      </MakeReady>
     </section>
   );
 }

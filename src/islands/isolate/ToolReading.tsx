@@ -21,7 +21,7 @@ function Sheet({ screen, shop, move, loaded }: ReadingProps & { readonly loaded:
     given,
     shop,
     target: {
-      isGated: () => screen.gaps(move.needs).length > 0,
+      isGated: () => screen.gaps(move.needs).length > 0 || screen.liveGaps(move.power).length > 0,
       keep: (input, taken) =>
         ask({
           kind: "reading",

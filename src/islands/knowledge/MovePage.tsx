@@ -5,7 +5,16 @@ import { caseWords } from "./entries";
 const NEEDS: Readonly<Record<Move["needs"], string>> = {
   none: "Nothing to make safe",
   "plug-out": "Plug out",
-  "hands-inside": "Plug out and drained: hands go inside",
+  held: "Plug out, springs and load held",
+  turning: "Plug out, load held, blades blocked",
+  "hands-inside": "Plug out, held and drained: hands go inside",
+  "turning-inside": "Plug out, held and drained, blades blocked: hands go inside",
+};
+const POWER: Readonly<Record<Move["power"], string>> = {
+  off: "",
+  "guards-on": " · power on, guards on, hands off",
+  measured: " · power on, leads fitted unplugged, hands off",
+  licensed: " · power on with a cover off: for a licensed person",
 };
 
 interface MoveProps {
@@ -63,7 +72,7 @@ export function MovePage({ move, families }: MoveProps) {
       ))}
       <p className="mt-1 text-soft">
         {move.minutes} min · {NEEDS[move.needs]}
-        {move.powered ? " · power on" : ""} · for {families.join("; ").toLowerCase()}
+        {POWER[move.power]} · for {families.join("; ").toLowerCase()}
       </p>
       <h2 className="mt-5 font-semibold text-xl">How likely each answer is</h2>
       <p className="text-soft">

@@ -1,10 +1,20 @@
 import { useState } from "react";
+import type { JobView } from "@/core/job/log/reduce";
 import { limitOf } from "@/core/knowledge/resolve-limits";
+import type { StoreId } from "@/core/knowledge/types";
 import type { CapacitorMark } from "@/core/markings/capacitor";
+import { parsePower } from "@/core/nameplate/power";
 import { formatDuration, formatText } from "@/core/quantity/format";
 import { parseReading } from "@/core/quantity/parse-reading";
-import { farads, ohms, volts } from "@/core/quantity/units";
-import { type DischargePlan, type DischargeSchool, planDischarge } from "@/core/safety/discharge";
+import { farads, ohms, volts, watts } from "@/core/quantity/units";
+import {
+  type DischargePlan,
+  type DischargeRefusal,
+  type DischargeSchool,
+  largestCapacitance,
+  planDischarge,
+  type UnmarkedStore,
+} from "@/core/safety/discharge";
 import type { Shop } from "@/core/shop/shop";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
@@ -13,33 +23,33 @@ import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
 import { DISCHARGE_CHOICES } from "../words/schools";
 
-/** What is taken for a part without a readable marking: larger than most, so that the time is long enough. */
-
+/** A short comes last, and only after a reading showed that the resistor worked. */
 function stepsOf(school: DischargeSchool, plan: DischargePlan, resistor: string): readonly string[] {
   const through = `Clip ${resistor} across it for ${formatDuration(plan.time)} or more, insulated leads.`;
+  const worked = `Read the volts: ${formatText(plan.safeVolts, "V")} or less shows that the resistor worked.`;
   const again = `Read again after a minute: up to ${formatText(plan.rebound, "V", 2)} can creep back, or leave the clip on.`;
-  if (school === "resistor-only") return ["Read the volts.", through, again];
+  if (school === "resistor-only") return ["Read the volts.", through, worked, again];
   if (school === "insulated-short" && plan.mayShortFirst)
-    return ["Read the volts.", "Short it with an insulated tool, eyes away.", again];
+    return ["Read the volts.", "Short it with an insulated tool, eyes covered.", worked, again];
   const tooMuch =
     school === "insulated-short"
       ? [`${formatText(plan.energy, "J", 2)} is too much to short at once: resistor first.`]
       : [];
   return [
-    "Read the volts.",
+    "Read the volts; cover your eyes at a start capacitor.",
     ...tooMuch,
     through,
-    "Then short it with an insulated tool, as the last assurance.",
+    worked,
+    "Only then short it with an insulated tool, as the last assurance.",
     again,
   ];
 }
 
 interface DrainPlanProps {
-  /** Which part it is for: keeps the choices of two parts apart. */
-  readonly name: string;
+  readonly id: StoreId;
   readonly mark: CapacitorMark | undefined;
   readonly shop: Shop;
-  readonly jobId: number;
+  readonly job: JobView;
 }
 
 /** Rings when the resistor was on long enough; the volts are read all the same. */
@@ -62,41 +72,102 @@ function DrainTimer({ jobId, seconds }: { readonly jobId: number; readonly secon
   );
 }
 
-/** How to drain one part: time, energy and steps, from its own marking and the resistor at hand. */
-export function DrainPlan({ name, mark, shop, jobId }: DrainPlanProps) {
-  const [resistorText, setResistor] = useDraft("drain-resistor", "15k");
-  const [school, setSchool] = useState(shop.settings.dischargeSchool);
-  const parsed = parseReading(resistorText, "resistance", "Resistor");
-  const resistance = parsed.ok && parsed.value.reading.kind === "value" ? parsed.value.reading.value : 0;
-  const field = (
-    <Field
-      label="Resistor"
-      className="w-36"
-      error={
-        resistance > 0
-          ? undefined
-          : parsed.ok
-            ? "Write ohms above zero, such as 15k."
-            : parsed.issues[0]?.message
-      }
-    >
+/** A positive number as typed, such as 5 or 0,5; nothing when it is none. */
+function positive(text: string): number | undefined {
+  const value = Number(text.trim().replace(",", "."));
+  return text.trim() !== "" && Number.isFinite(value) && value > 0 ? value : undefined;
+}
+
+interface RatingProps {
+  readonly label: string;
+  readonly text: string;
+  onText(text: string): void;
+}
+
+function Rating({ label, text, onText }: RatingProps) {
+  const isBad = text.trim() !== "" && positive(text) === undefined;
+  return (
+    <Field label={label} className="w-24" error={isBad ? "Write a number above zero." : undefined}>
       {(ids) => (
-        <input
-          {...ids}
-          className="input num"
-          value={resistorText}
-          onChange={(event) => setResistor(event.target.value)}
-        />
+        <input {...ids} className="input num" value={text} onChange={(event) => onText(event.target.value)} />
       )}
     </Field>
   );
-  if (resistance <= 0) return field;
-  const unmarked = limitOf(shop.limits, "unmarked-capacitor-farads").value;
-  const capacitance = mark
-    ? farads((mark.band?.max ?? mark.nominal ?? 0) + (mark.second ?? 0))
-    : farads(unmarked);
+}
+
+function Refused({ plan, isSaid }: { readonly plan: DischargeRefusal; readonly isSaid: boolean }) {
+  return (
+    <p className={isSaid ? "font-semibold text-oxide" : "text-soft"} data-testid="resistor-refused">
+      {isSaid ? "Not with this resistor: it would burn or flash over. " : "Say what the resistor bears. "}
+      It must bear {formatText(plan.volts, "V")} and {formatText(plan.watts, "W", 2)} or more.
+    </p>
+  );
+}
+
+/** The store whose size can be worked out from the plate. */
+function storeOf(id: StoreId): UnmarkedStore {
+  return id === "run" || id === "bus" ? id : "start";
+}
+
+/** How to drain one part: time, energy and steps, from its own marking and the resistor at hand. */
+export function DrainPlan({ id, mark, shop, job }: DrainPlanProps) {
+  const [resistorText, setResistor] = useDraft("drain-resistor", "15k");
+  const [wattsText, setWatts] = useDraft("drain-resistor-watts", "");
+  const [voltsText, setVolts] = useDraft("drain-resistor-volts", "");
+  const [school, setSchool] = useState(shop.settings.dischargeSchool);
+  const parsed = parseReading(resistorText, "resistance", "Resistor");
+  const resistance = parsed.ok && parsed.value.reading.kind === "value" ? parsed.value.reading.value : 0;
+  const fields = (
+    <div className="flex flex-wrap gap-3">
+      <Field
+        label="Resistor"
+        className="w-28"
+        error={
+          resistance > 0
+            ? undefined
+            : parsed.ok
+              ? "Write ohms above zero, such as 15k."
+              : parsed.issues[0]?.message
+        }
+      >
+        {(ids) => (
+          <input
+            {...ids}
+            className="input num"
+            value={resistorText}
+            onChange={(event) => setResistor(event.target.value)}
+          />
+        )}
+      </Field>
+      <Rating label="Watts" text={wattsText} onText={setWatts} />
+      <Rating label="Volts" text={voltsText} onText={setVolts} />
+    </div>
+  );
+  if (resistance <= 0) return fields;
+  const supply = volts(shop.settings.volts);
+  const power = job.plate?.power ? parsePower(job.plate.power) : undefined;
+  const largest = largestCapacitance(storeOf(id), power?.ok ? power.value : undefined, supply, shop.limits);
+  const marked = mark ? farads((mark.band?.max ?? mark.nominal ?? 0) + (mark.second ?? 0)) : undefined;
+  const capacitance = marked !== undefined && marked > 0 ? marked : largest;
+  if (capacitance === undefined)
+    return (
+      <div className="grid gap-2">
+        {fields}
+        <p data-testid="drain-no-size">
+          Neither its marking nor the power on the plate is known, so no time can be said: clip the resistor
+          across it and watch the volts fall to{" "}
+          {formatText(limitOf(shop.limits, "safe-to-work-volts").value, "V")}.
+        </p>
+      </div>
+    );
   const part = { voltsAc: mark?.voltsAc, capacitance, dielectric: mark?.dielectric ?? "not-known" } as const;
-  const plan = planDischarge(part, ohms(resistance), volts(shop.settings.volts), shop.limits);
+  const [ratedWatts, ratedVolts] = [positive(wattsText), positive(voltsText)];
+  const resistor = {
+    resistance: ohms(resistance),
+    watts: ratedWatts === undefined ? undefined : watts(ratedWatts),
+    volts: ratedVolts === undefined ? undefined : volts(ratedVolts),
+  };
+  const plan = planDischarge(part, resistor, supply, shop.limits);
   if (plan.kind === "refer")
     return (
       <p role="alert" className="hatched border border-ink p-1.5">
@@ -106,32 +177,37 @@ export function DrainPlan({ name, mark, shop, jobId }: DrainPlanProps) {
         </span>
       </p>
     );
+  if (plan.kind === "refuse")
+    return (
+      <div className="grid gap-2">
+        {fields}
+        <Refused plan={plan} isSaid={plan.because !== "rating-not-said"} />
+      </div>
+    );
   return (
-    <div className="grid gap-x-6 gap-y-2 sm:grid-cols-[144px_minmax(0,1fr)]">
-      {field}
-      <div>
-        <p className="text-lg" data-testid="drain-time">
-          <b className="text-[28px]">{formatDuration(plan.time)}</b> down to {formatText(plan.safeVolts, "V")}
-        </p>
-        <p className="text-soft">
-          From up to {formatText(plan.startVolts, "V")} (
-          {plan.startFrom === "mark" ? "its own marked volts" : "no volts marked: taken from the supply"}),{" "}
-          {formatText(plan.energy, "J", 2)}
-          {mark ? "" : `, not marked: taken as ${formatText(unmarked, "F")}`}. The resistor must bear{" "}
-          {formatText(plan.startVolts, "V")} and {formatText(plan.peakPower, "W", 2)} at first.
-        </p>
-      </div>
-      <div className="sm:col-span-2">
-        <Choices<DischargeSchool>
-          legend="Way of draining"
-          name={`school-${name}`}
-          choices={DISCHARGE_CHOICES}
-          value={school}
-          onChoose={setSchool}
-        />
-      </div>
-      {plan.time >= 1 ? <DrainTimer jobId={jobId} seconds={Math.ceil(plan.time)} /> : null}
-      <ol className="list-decimal pl-6 sm:col-span-2">
+    <div className="grid gap-y-2">
+      {fields}
+      <p className="text-lg" data-testid="drain-time">
+        <b className="text-[28px]">{formatDuration(plan.time)}</b> down to {formatText(plan.safeVolts, "V")}
+      </p>
+      <p className="text-soft">
+        From up to {formatText(plan.startVolts, "V")} (
+        {plan.startFrom === "mark" ? "its own marked volts" : "no volts marked: taken from the supply"}),{" "}
+        {formatText(plan.energy, "J", 2)}
+        {marked !== undefined && marked > 0
+          ? ""
+          : `, not marked: taken as ${formatText(capacitance, "F", 2)}, the largest that fits the plate`}
+        .
+      </p>
+      <Choices<DischargeSchool>
+        legend="Way of draining"
+        name={`school-${id}`}
+        choices={DISCHARGE_CHOICES}
+        value={school}
+        onChoose={setSchool}
+      />
+      {plan.time >= 1 ? <DrainTimer jobId={job.jobId} seconds={Math.ceil(plan.time)} /> : null}
+      <ol className="list-decimal pl-6">
         {stepsOf(school, plan, formatText(resistance, "Ω")).map((step) => (
           <li key={step}>{step}</li>
         ))}

@@ -1,5 +1,6 @@
 import type { JobView } from "@/core/job/log/reduce";
 import { failedChecks, owedChecks } from "@/core/job/next-step";
+import { owedBeforePower, spoiltAt } from "@/core/safety/live-work";
 import type { Shop } from "@/core/shop/shop";
 import { DeadChecks } from "../frame/DeadChecks";
 import { JobFrame } from "../frame/JobFrame";
@@ -63,6 +64,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
   const { job, bench, now } = screen;
   const isPlugOut = screen.gaps("plug-out").length === 0;
   const owed = owedChecks(job, shop);
+  const owedNow = owedBeforePower({ ...job, deadChecks: shop.deadChecks });
   const tickable = hazardsOf(job, shop).filter(({ id }) => !isByEvidence(id));
   const openHazards = tickable.filter((hazard) => !isSeenTo(hazard, bench));
   const isDrained =
@@ -91,10 +93,16 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
       <Part
         title="Dead checks before first power"
         isNow={step === "checks"}
-        isDone={owed.length === 0}
+        isDone={owedNow.length === 0}
         done="all passed"
       >
-        <DeadChecks job={job} shop={shop} isPlugOut={isPlugOut} stage="make-safe" since={0} />
+        <DeadChecks
+          job={job}
+          shop={shop}
+          isPlugOut={isPlugOut}
+          stage="make-safe"
+          since={(check) => spoiltAt(job.live, check.proves)}
+        />
       </Part>
       <Part
         title="What else can hurt"

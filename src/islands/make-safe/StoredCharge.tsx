@@ -35,10 +35,11 @@ function ChargeNow({ bench, id, now, shop }: ItemProps) {
   const words = {
     charged: `Still charged: ${read}. Drain it and read it again.`,
     lapsed: `${read}; charge creeps back, so read it once more.`,
+    once: `${read}. Once is not enough here: wait a minute and read it again, or leave the clip on.`,
     drained: `Drained: ${read}.`,
     clip: "The clip is on it.",
     cannot: `Not read: ${item.cannot ?? ""}. Treat it as charged.`,
-    none: "",
+    none: item.none ? `Not in this machine: ${item.none}` : "",
   }[standing];
   const shape =
     standing === "drained" || standing === "clip"
@@ -94,16 +95,35 @@ function MarkField({ job, id }: { readonly job: JobView; readonly id: "start" | 
   );
 }
 
-function Cannot({ job, id, onDone }: { readonly job: JobView; readonly id: StoreId; onDone(): void }) {
+type WhyForm = "cannot" | "none" | "nothing";
+
+const WHY_LABELS: Readonly<Record<WhyForm, string>> = {
+  cannot: "Cannot be read, because",
+  none: "Not in this machine: what shows it",
+  nothing: "A charge was read in this machine: what was it",
+};
+
+const WHY_EVENTS = { cannot: "stored-cannot", none: "stored-none" } as const;
+
+interface WhyProps {
+  readonly job: JobView;
+  readonly id: StoreId;
+  readonly form: WhyForm;
+  onDone(): void;
+}
+
+/** The honest ways round a reading, each with its reason. */
+function Why({ job, id, form, onDone }: WhyProps) {
   const [why, setWhy] = useState("");
   const { post, problem } = usePost(job.jobId);
   const keep = async (): Promise<void> => {
-    if (await post({ kind: "bench-state", stage: "make-safe", payload: { event: "stored-cannot", id, why } }))
-      onDone();
+    const payload =
+      form === "nothing" ? { event: "nothing-stores", why } : { event: WHY_EVENTS[form], id, why };
+    if (await post({ kind: "bench-state", stage: "make-safe", payload })) onDone();
   };
   return (
-    <div className="flex flex-wrap items-end gap-3">
-      <Field label="Cannot be read, because" className="grow">
+    <div className="mt-2 flex flex-wrap items-end gap-3">
+      <Field label={WHY_LABELS[form]} className="grow">
         {(ids) => (
           <input
             {...ids}
@@ -122,11 +142,52 @@ function Cannot({ job, id, onDone }: { readonly job: JobView; readonly id: Store
   );
 }
 
+function WaysRound({ job, id, bench }: Pick<ItemProps, "job" | "id" | "bench">) {
+  const [form, setForm] = useState<WhyForm | undefined>(undefined);
+  const { post, problem, isBusy } = usePost(job.jobId);
+  const say = (payload: Record<string, unknown>) => () =>
+    void post({ kind: "bench-state", stage: "make-safe", payload });
+  const button = (label: string, onClick: () => void, which?: WhyForm) => (
+    <button
+      type="button"
+      className="btn btn-outline"
+      disabled={isBusy}
+      aria-expanded={which === undefined ? undefined : form === which}
+      onClick={onClick}
+    >
+      {label}
+    </button>
+  );
+  const toggle = (which: WhyForm) => () => setForm(form === which ? undefined : which);
+  const isOnly = !job.machine.stores.some((one) => one !== "any" && !job.machine.excusable.includes(one));
+  return (
+    <>
+      <div className="mt-3 flex flex-wrap gap-3">
+        {button("The clip stays on", say({ event: "stored-clip", id }))}
+        {job.machine.excusable.includes(id) ? button("Not in this machine …", toggle("none"), "none") : null}
+        {isOnly && id === "any"
+          ? button(
+              "No capacitor in this machine",
+              bench.wasCharged ? toggle("nothing") : say({ event: "nothing-stores", why: "" }),
+            )
+          : null}
+        {button("Cannot, because …", toggle("cannot"), "cannot")}
+      </div>
+      {form ? <Why key={form} job={job} id={id} form={form} onDone={() => setForm(undefined)} /> : null}
+      <Problem text={problem} />
+    </>
+  );
+}
+
+const READ_LABELS: ReadonlyMap<string, string> = new Map([
+  ["suppressor", "Volts read pin to pin at the plug, switch on"],
+  ["bus", "Volts read across the board’s largest capacitor, direct"],
+]);
+
 function Item(props: ItemProps) {
   const { job, id, shop } = props;
   const [text, setText, clear] = useDraft(`volts:${job.jobId}:${id}`, "");
-  const [isCannot, setIsCannot] = useState(false);
-  const { ask, post, problem } = usePost(job.jobId);
+  const { ask } = usePost(job.jobId);
   const field = useReadingField({ quantity: "voltage", label: "Volts read", text, onText: setText });
   const keep = async (): Promise<void> => {
     const volts = field.take();
@@ -139,8 +200,6 @@ function Item(props: ItemProps) {
     if (issues.length === 0) clear();
     else field.object(issues);
   };
-  const say = (payload: Record<string, unknown>) => () =>
-    post({ kind: "bench-state", stage: "make-safe", payload });
   const kept = job.capacitors.find((one) => one.id === id);
   const mark = kept ? parseCapacitorMark(kept.mark) : undefined;
   return (
@@ -150,37 +209,27 @@ function Item(props: ItemProps) {
       <div className="grid gap-x-8 gap-y-3 lg:grid-cols-2">
         <div className="grid content-start gap-3">
           {id === "start" || id === "run" ? <MarkField key={kept?.seq} job={job} id={id} /> : null}
-          <DrainPlan name={id} mark={mark?.ok ? mark.value : undefined} shop={shop} jobId={job.jobId} />
+          {id === "suppressor" ? (
+            <p className="text-soft">
+              Marked up to 0.1 µF it bites but does not hurt; larger ones do. Read it where the plug’s pins
+              are, the machine’s own switch on.
+            </p>
+          ) : (
+            <DrainPlan id={id} mark={mark?.ok ? mark.value : undefined} shop={shop} job={job} />
+          )}
         </div>
         <div>
           <ReadingField
             id={`volts-${id}`}
             testId={`volts-${id}`}
-            label="Volts read across it, direct"
+            label={READ_LABELS.get(id) ?? "Volts read across it, direct"}
             quantity="voltage"
             model={field}
             size="large"
             whose={`Job ${job.jobId}, ${job.takenIn?.machine ?? ""}`}
             onKeep={keep}
           />
-          <div className="mt-3 flex flex-wrap gap-3">
-            <button type="button" className="btn btn-outline" onClick={say({ event: "stored-clip", id })}>
-              The clip stays on
-            </button>
-            <button type="button" className="btn btn-outline" onClick={say({ event: "nothing-stores" })}>
-              No capacitor in this machine
-            </button>
-            <button
-              type="button"
-              className="btn btn-outline"
-              aria-expanded={isCannot}
-              onClick={() => setIsCannot(!isCannot)}
-            >
-              Cannot, because …
-            </button>
-          </div>
-          {isCannot ? <Cannot job={job} id={id} onDone={() => setIsCannot(false)} /> : null}
-          <Problem text={problem} />
+          <WaysRound job={job} id={id} bench={props.bench} />
         </div>
       </div>
     </li>
@@ -193,7 +242,8 @@ export function StoredCharge(props: StoredProps) {
   if (stores.length === 0)
     return (
       <p className="py-2">
-        Nothing in this kind of motor stores charge. Electronics on the mains would: then say so in Take in.
+        Nothing in this kind of machine stores charge. A board would: if it has one, say so in Isolate, under
+        what it is built from.
       </p>
     );
   return (

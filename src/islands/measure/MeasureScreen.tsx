@@ -59,7 +59,8 @@ function Sheet({ screen, shop, measurable, loaded }: SheetProps & { readonly loa
     given: { ...given, marking: markingInAddress() ?? given.marking },
     shop,
     target: {
-      isGated: () => screen.gaps(need).length > 0,
+      isGated: () =>
+        screen.gaps(need).length > 0 || (move !== undefined && screen.liveGaps(move.power).length > 0),
       keep: (input, taken) =>
         ask({
           kind: "reading",

@@ -1,9 +1,10 @@
 import { movesFor, NOT_KNOWN, stationsOf } from "@/core/isolation/machine-model";
 import { kindByName } from "@/core/job/door/machine-kind";
 import type { JobView } from "@/core/job/log/reduce";
-import type { BenchNeed, Move } from "@/core/knowledge/types";
+import type { BenchNeed } from "@/core/knowledge/touches";
+import { needOf } from "@/core/knowledge/touches";
+import type { Move } from "@/core/knowledge/types";
 import type { Shop } from "@/core/shop/shop";
-import { needOf } from "@/core/tools/need-of";
 
 /** Something that this machine can be measured for. */
 export interface Measurable {

@@ -1,12 +1,17 @@
 import type { Complaint, AcceptanceRun as Run } from "@/core/job/log/entry";
 import type { JobView } from "@/core/job/log/reduce";
-import { isWhole } from "@/core/job/reassembly/put-back";
 import { conditionTried } from "@/core/job/sign-off/sign-off";
 import { formatDuration } from "@/core/quantity/format";
+import type { LiveGap } from "@/core/safety/live-work";
 import type { Shop } from "@/core/shop/shop";
+import { LIVE_GAP_WORDS } from "@/log/gap-words";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
+import { GapLink } from "../frame/GapLink";
+import { Incident } from "../frame/Incident";
+import { PlugIn } from "../frame/PlugIn";
+import type { JobScreen } from "../frame/use-job-screen";
 import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
 import { inSentence } from "../words/in-sentence";
@@ -31,9 +36,17 @@ const COMES: Readonly<Record<Complaint["circumstance"], string>> = {
 };
 
 /** What this run would leave unproven, before it is made. */
-function Lacking({ job, draft }: { readonly job: JobView; readonly draft: RunDraft }) {
+function Lacking({
+  job,
+  draft,
+  shop,
+}: {
+  readonly job: JobView;
+  readonly draft: RunDraft;
+  readonly shop: Shop;
+}) {
   if (draft.circumstance === "" || draft.minutes.trim() === "") return null;
-  const lacking = conditionTried(job.complaint, runOf(draft));
+  const lacking = conditionTried(job.told, [runOf(draft)], shop.limits);
   return lacking === undefined ? null : (
     <p className="mt-2 font-semibold text-brass">
       Even if it runs well: {inSentence(UNPROVEN_WORDS.get(lacking) ?? lacking)}.
@@ -41,86 +54,54 @@ function Lacking({ job, draft }: { readonly job: JobView; readonly draft: RunDra
   );
 }
 
-function Blocked({ job }: { readonly job: JobView }) {
+/** What is missing before power, the hardest first, and where it is done. */
+function Blocked({ job, gaps }: { readonly job: JobView; readonly gaps: readonly LiveGap[] }) {
+  const [first] = gaps;
+  if (first === undefined) return null;
+  const { what, how } = LIVE_GAP_WORDS[first];
   return (
     <div role="alert" className="hatched mb-3 rounded-[3px] border-[1.5px] border-ink p-2">
       <p className="bg-paper px-3 py-2">
-        <b>Covers on before power.</b>{" "}
-        <a
-          className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
-          href={`/jobs/${job.jobId}/put-back`}
-        >
-          Put back what is off
-        </a>
-        . A run that was made already can be kept as entered afterwards.
+        <b>{what}</b> {how}{" "}
+        {first === "dead-checks" ? null : (
+          <GapLink
+            gap={first}
+            jobId={job.jobId}
+            className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
+          />
+        )}{" "}
+        A run that was made already can be kept as entered afterwards: it never counts for “repaired”.
       </p>
     </div>
   );
 }
 
-const OUTLETS: readonly { readonly value: Run["outlet"]; readonly label: string }[] = [
-  { value: "residual-current", label: "Behind an RCD (GFCI)" },
-  { value: "other", label: "Another outlet" },
-];
+const AT_THE_OUTLET: readonly LiveGap[] = ["outlet", "fixed-outlet"];
 
 interface RunProps {
-  readonly job: JobView;
+  readonly screen: JobScreen;
   readonly shop: Shop;
-  /** Whether every final test was taken since the last change. */
-  readonly isTested: boolean;
 }
 
 /** The first time power comes back: guards on, stand clear, behind the device that trips. */
-function FirstPower({ job, shop, isTested, draft, set }: RunProps & DraftProps) {
-  const { post, problem, isBusy } = usePost(job.jobId);
-  const hasOutlet = shop.settings.kit.includes("residual-current-outlet");
-  if (job.bench.plug === "plugged-in" || job.machine.connection === "battery") return null;
+function FirstPower({ screen, shop }: RunProps) {
+  const { job } = screen;
+  const gaps = screen.liveGaps("guards-on");
+  if (job.machine.connection === "battery" || gaps.length === 0) return null;
+  const isNext = gaps.every((gap) => AT_THE_OUTLET.includes(gap));
   return (
     <div className="mb-3 border-rule border-l-4 pl-4">
-      <p>
+      <p className="mb-2">
         <b>First power.</b> Guards and covers on, plug into an outlet behind an RCD (GFCI), stand clear,
         switch on for 3 s. Smoke, a tingle or a trip: plug out, and no second try.
       </p>
-      <Choices<Run["outlet"]>
-        legend="The outlet is"
-        name="outlet"
-        choices={OUTLETS}
-        value={draft.outlet === "not-said" ? undefined : draft.outlet}
-        onChoose={(outlet) => set({ outlet })}
-      />
-      {hasOutlet ? null : (
-        <p className="mt-1 text-soft">
-          No such outlet is named among this shop's things: a plug-in one does, bought or borrowed.
-        </p>
-      )}
-      {draft.outlet === "other" ? (
-        <p className="mt-1 font-semibold text-brass">
-          Without it a fault to the casing is found by whoever touches it. Behind an isolating transformer it
-          does not act either.
-        </p>
-      ) : null}
-      {isTested ? (
-        <button
-          type="button"
-          className="btn btn-outline btn-bench mt-2"
-          disabled={isBusy || draft.outlet === "not-said"}
-          onClick={() =>
-            void post({ kind: "bench-state", stage: "sign-off", payload: { event: "plugged-in" } })
-          }
-        >
-          Plugged in, hands off
-        </button>
+      {isNext ? (
+        <PlugIn job={job} stage="sign-off" outletName={shop.settings.residualOutlet} />
       ) : (
-        <p className="mt-2 font-semibold">The final tests come before power.</p>
+        <p className="font-semibold">What is missing above comes before power.</p>
       )}
-      <Problem text={problem} />
     </div>
   );
-}
-
-interface DraftProps {
-  readonly draft: RunDraft;
-  set(change: Partial<RunDraft>): void;
 }
 
 /** How long it runs: a timer that rings wherever the repairer is by then. */
@@ -145,13 +126,15 @@ function WarmRun({ job, draft }: { readonly job: JobView; readonly draft: RunDra
 }
 
 /** The run that shows whether the complaint is gone, made as the complaint comes. */
-export function AcceptanceRun({ job, shop, isTested }: RunProps) {
+export function AcceptanceRun({ screen, shop }: RunProps) {
+  const { job } = screen;
   const [draft, setDraft, clear] = useDraft<RunDraft>(`acceptance:${job.jobId}`, EMPTY_RUN);
   const { post, problem, isBusy } = usePost(job.jobId);
   const set = (change: Partial<RunDraft>): void => setDraft({ ...draft, ...change });
-  const isBlocked = !isWhole(job);
+  const gaps = screen.liveGaps("guards-on");
+  const outlet = job.bench.outlet ?? "not-said";
   const keep = async (result: Run["result"]): Promise<void> => {
-    const run = { ...runOf(draft), result, taken: isBlocked ? "afterwards" : "now" };
+    const run = { ...runOf(draft), result, outlet, taken: gaps.length > 0 ? "afterwards" : "now" };
     const payload = { ...run, circumstance: draft.circumstance };
     if (await post({ kind: "acceptance-run", stage: "sign-off", payload })) clear();
   };
@@ -169,13 +152,13 @@ export function AcceptanceRun({ job, shop, isTested }: RunProps) {
   );
   return (
     <>
-      {isBlocked ? <Blocked job={job} /> : null}
+      <Blocked job={job} gaps={gaps.filter((gap) => !AT_THE_OUTLET.includes(gap))} />
       <p className="mb-3">
         The complaint comes <b>{COMES[job.complaint?.circumstance ?? "not-known"]}</b>
         {job.complaint?.words ? `: “${job.complaint.words}”` : "."} A start that stalls: 3 s on, 60 s off, two
         tries.
       </p>
-      <FirstPower job={job} shop={shop} isTested={isTested} draft={draft} set={set} />
+      <FirstPower screen={screen} shop={shop} />
       <Choices<Run["circumstance"]>
         legend="It was run"
         name="circumstance"
@@ -189,7 +172,7 @@ export function AcceptanceRun({ job, shop, isTested }: RunProps) {
       </div>
       <WarmRun job={job} draft={draft} />
       <RunFigures draft={draft} set={set} />
-      <Lacking job={job} draft={draft} />
+      <Lacking job={job} draft={draft} shop={shop} />
       <div className="mt-3 flex flex-wrap gap-3">
         {RESULTS.map((result) => (
           <button
@@ -203,6 +186,7 @@ export function AcceptanceRun({ job, shop, isTested }: RunProps) {
           </button>
         ))}
       </div>
+      <Incident job={job} stage="sign-off" />
       <Problem text={problem} />
     </>
   );

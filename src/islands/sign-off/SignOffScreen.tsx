@@ -3,7 +3,7 @@ import type { JobView } from "@/core/job/log/reduce";
 import { stillOff } from "@/core/job/reassembly/put-back";
 import { type BeforeAfter, beforeAfter } from "@/core/job/sign-off/before-after";
 import { billOf } from "@/core/job/sign-off/bill";
-import { finalTests, hasFailedTest, signOffWord } from "@/core/job/sign-off/sign-off";
+import { finalSince, finalTests, hasFailedTest, signOffWord } from "@/core/job/sign-off/sign-off";
 import { dayIn, formatMoney, minorDigits } from "@/core/quantity/format";
 import { parseMoney } from "@/core/quantity/money";
 import type { Shop } from "@/core/shop/shop";
@@ -263,7 +263,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
           shop={shop}
           isPlugOut={isPlugOut}
           stage="sign-off"
-          since={job.lastChangeSeq}
+          since={(check) => finalSince(job, check)}
           isFinal
         />
         <Covers job={job} />
@@ -275,7 +275,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
         done={run ? `${RUN_WORDS[run.circumstance]}, ${run.minutes} min: ${RUN_RESULT[run.result]}` : ""}
         mark={run?.result === "gone" ? "passed" : "failed"}
       >
-        <AcceptanceRun job={job} shop={shop} isTested={isTested && !isFailed} />
+        <AcceptanceRun screen={screen} shop={shop} />
       </Part>
       <Part
         title="Before and after"

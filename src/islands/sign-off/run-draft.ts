@@ -5,7 +5,6 @@ export type FigureId = FigurePair["quantity"];
 /** A run as it is typed. */
 export interface RunDraft {
   readonly circumstance: Run["circumstance"] | "";
-  readonly outlet: Run["outlet"];
   readonly minutes: string;
   readonly words: string;
   readonly figures: Readonly<Partial<Record<FigureId, { readonly before: string; readonly after: string }>>>;
@@ -13,7 +12,6 @@ export interface RunDraft {
 
 export const EMPTY_RUN: RunDraft = {
   circumstance: "",
-  outlet: "not-said",
   minutes: "",
   words: "",
   figures: { current: { before: "", after: "" } },
@@ -42,7 +40,7 @@ export function runOf(draft: RunDraft): Run {
     result: "gone",
     words: draft.words,
     figures: typed,
-    outlet: draft.outlet,
+    outlet: "not-said",
     taken: "now",
   };
 }

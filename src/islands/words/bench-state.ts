@@ -47,6 +47,10 @@ const CHARGE: Readonly<Record<ChargeState, (volts: number) => BenchSentences>> =
     words: "charge to be read again",
     check: "Charge creeps back: read the volts once more.",
   }),
+  once: (volts) => ({
+    words: `${formatText(volts, "V")}, read once`,
+    check: "Wait a minute and read it again: charge creeps back.",
+  }),
   drained: (volts) => ({
     words: `drained to ${formatText(volts, "V")}`,
     check: "Read again before hands go in after a while.",

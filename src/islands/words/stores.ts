@@ -2,7 +2,8 @@ const STORE: ReadonlyMap<string, string> = new Map(
   Object.entries<string>({
     start: "start capacitor",
     run: "run capacitor",
-    bus: "board",
+    bus: "board's large capacitor",
+    suppressor: "suppressor, pin to pin at the plug",
     any: "whatever stores charge",
   }),
 );

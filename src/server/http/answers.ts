@@ -15,10 +15,15 @@ const whereItStands = {
   jobId: yup.number().integer().required(),
   seq: yup.number().integer().min(0).required(),
   machine: strictObject({
+    family: yup.string().required(),
+    protection: yup.string().required(),
     connection: yup.string().required(),
     stores: yup.array(yup.string().required()).required(),
+    excusable: yup.array(yup.string().required()).required(),
     hasBattery: yup.boolean().required(),
     holds: yup.array(yup.string().required()).required(),
+    blocks: yup.array(yup.string().required()).required(),
+    isOutOfScope: yup.boolean().required(),
   }).required(),
   bench: yup
     .object({
@@ -29,6 +34,16 @@ const whereItStands = {
       nothingStores: yup.boolean().required(),
     })
     .required(),
+  live: yup
+    .object({
+      checks: yup.array(yup.object({ checkId: yup.string().required() }).required()).required(),
+      failing: yup.array(yup.object({ of: yup.string().required() }).required()).required(),
+      incidents: yup.array(yup.object({ what: yup.string().required() }).required()).required(),
+      withoutGrant: yup.array(yup.number().integer().required()).required(),
+    })
+    .required(),
+  told: yup.array(yup.object({ circumstance: yup.string().required() }).required()).required(),
+  protectionLeftOut: yup.array(yup.number().integer().required()).required(),
   plugFacts: strictObject({
     plugSeq: yup.number().integer().min(0).required(),
     lastSeqBy: yup.object().required(),

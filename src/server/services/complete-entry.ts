@@ -1,5 +1,5 @@
 import type { NewEntry } from "@/core/job/log/entry";
-import type { BenchNeed } from "@/core/knowledge/types";
+import type { BenchNeed, PowerUse } from "@/core/knowledge/touches";
 import { ok, type Result } from "@/core/result";
 import type { Completion, CompletionContext } from "@/log/completion";
 import { COMPLETIONS } from "@/log/completions";
@@ -14,6 +14,7 @@ export type Draft = {
 export interface CompletedEntry {
   readonly entry: NewEntry;
   readonly need: BenchNeed;
+  readonly power: PowerUse;
 }
 
 /** A posted entry to what the log keeps, by the room of its kind. */
@@ -22,8 +23,9 @@ export async function completeEntry(
   context: CompletionContext,
 ): Promise<Result<CompletedEntry>> {
   const complete = COMPLETIONS[kind] as Completion<EntryKind> | undefined;
-  if (!complete) return ok({ entry: { kind, payload } as NewEntry, need: "none" });
+  if (!complete) return ok({ entry: { kind, payload } as NewEntry, need: "none", power: "off" });
   const done = await complete(payload, context);
   if (!done.ok) return done;
-  return ok({ entry: { kind, payload: done.value.payload } as NewEntry, need: done.value.need ?? "none" });
+  const { payload: kept, need = "none", power = "off" } = done.value;
+  return ok({ entry: { kind, payload: kept } as NewEntry, need, power });
 }

@@ -16,7 +16,8 @@ export async function decisionFor(
   const settings = shopContext.settings.value;
   const request = isolationRequest(
     view,
-    { bench: view.bench, isMadeSafe: false },
+    // A decision asks what the fault is, not what may be done this minute.
+    { bench: view.bench, unsettled: ["plug"], withheld: { guardsOn: ["outlet"], measured: ["outlet"] } },
     { ...knowledge, parameters, settings, counts: shopContext.counts },
   );
   const isolation = await isolateOffThread(request, shopContext);

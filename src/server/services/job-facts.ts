@@ -13,7 +13,7 @@ import { heldOwnerNames, lockJobs } from "@/server/repositories/jobs";
 import type { ShopContext } from "./shop-context";
 
 /** Raised whenever facts are worked out in another way: those kept are then worked out again. */
-const FACTS_VERSION = 1;
+const FACTS_VERSION = 2;
 
 type FactsContext = Pick<ShopContext, "knowledge" | "limits">;
 

@@ -135,7 +135,7 @@ export async function recordWithin(
   const view = viewIn(jobId, entries, shopContext);
   const completed = ahead ?? (await completeEntry(draft, { view, on: tx, now, shopContext }));
   if (!completed.ok) return completed;
-  const { need } = completed.value;
+  const { need, power } = completed.value;
   const kept = keepable(completed.value.entry);
   if (!kept.ok) return kept;
   const entry = kept.value;
@@ -146,6 +146,11 @@ export async function recordWithin(
     now,
     watch,
     need,
+    power,
+    live: {
+      deadChecks: shopContext.knowledge.deadChecks,
+      isOutletNamed: shopContext.settings.value.residualOutlet !== "",
+    },
     limits: shopContext.limits,
     today,
   });

@@ -108,7 +108,8 @@ describe("what stands against a move, and what proves a part good", () => {
     const found = isolated([], {
       bench: { plug: "unplugged", drained: true, deadChecksPassed: false, opened: [] },
     });
-    const live = found.moves.filter(({ tier }) => tier > 1);
+    const powered = new Set(KNOWLEDGE.moves.filter(({ power }) => power !== "off").map(({ id }) => id));
+    const live = found.moves.filter(({ moveId }) => powered.has(moveId));
     expect(live.length).toBeGreaterThan(0);
     expect(live.every(({ blockedBy }) => blockedBy.includes("dead-checks"))).toBe(true);
   });

@@ -10,6 +10,9 @@ const SEED = 20_261_125;
 const STEPS = RUNS.numRuns >= 1000 ? 10_000 : 200;
 
 /** A walk over answers, bench states and settings, each step asking for advice. */
+const isOut = ({ bench }: IsolateRequest): boolean =>
+  bench?.plug === "unplugged" || bench?.plug === "isolated";
+
 describe("a random walk", () => {
   it(
     "is never offered a live move against SAFETY, a move of no worth, or a figure that is none",
@@ -50,7 +53,12 @@ describe("a random walk", () => {
         expect(tiers).toEqual([...tiers].sort((one, other) => one - other));
         if (family === "not-known") expect(tiers.every((tier) => tier === 1)).toBe(true);
         for (const one of offered) {
-          if (one.tier > 1) expect(one.blockedBy.includes("dead-checks")).toBe(!deadChecksPassed);
+          const { power, needs } = KNOWLEDGE.moves.find(({ id }) => id === one.moveId) ?? {};
+          expect(power, "a cover off with power on is a note, never an offer").not.toBe("licensed");
+          // A grant that the request does not mention is not held.
+          if (power !== "off")
+            expect(one.blockedBy).toEqual([...(deadChecksPassed ? [] : ["dead-checks"]), "outlet"]);
+          else if (needs !== "none") expect(one.blockedBy.includes("plug")).toBe(!isOut(request));
           expect(one.expectedTotal).toBeLessThan(stop.trialCost);
           expect(Number.isFinite(one.savesPerMinute)).toBe(true);
         }

@@ -51,7 +51,7 @@ export const DRAINED: Payloads["bench-state"] = {
   event: "stored-volts",
   id: "start",
   volts: 0.3,
-  dielectric: "electrolytic",
+  dielectric: "film",
 };
 
 /** A dead check's answer as the log keeps it. */

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import type { Entry, NewEntry } from "@/core/job/log/entry";
 import type { GuardContext } from "@/log/guard";
 import { guardEntry } from "@/log/guards";
-import { LIMITS } from "../shop-context";
+import { LIMITS, LIVE_SHOP } from "../shop-context";
 import { CARDER, DRAINED, logOf, OUT, T0, viewOf } from "./entries";
 
 const READING = { kind: "reading", payload: { of: "tool", taken: "now" } } as unknown as NewEntry;
@@ -21,6 +21,8 @@ function codes(
     watch,
     need: "hands-inside",
     limits: LIMITS,
+    power: "off",
+    live: LIVE_SHOP,
     today: "2026-11-25",
     ...context,
   }).map(({ code }) => code);

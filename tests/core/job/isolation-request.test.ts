@@ -9,7 +9,11 @@ const TOOL_CONTEXT = { ...KNOWLEDGE, parameters: PARAMETERS, settings: DEFAULT_S
 
 function request(...lines: readonly Line[]) {
   const view = viewOf(logOf(["taken-in", CARDER], ...lines));
-  return isolationRequest(view, { bench: view.bench, isMadeSafe: false }, TOOL_CONTEXT);
+  return isolationRequest(
+    view,
+    { bench: view.bench, unsettled: ["plug"], withheld: { guardsOn: ["outlet"], measured: ["outlet"] } },
+    TOOL_CONTEXT,
+  );
 }
 
 describe("what lies open", () => {

@@ -6,7 +6,7 @@ import { collars, nextStep } from "@/core/job/next-step";
 import { putBackOrder, stillOff, wireMap } from "@/core/job/reassembly/put-back";
 import { beforeAfter } from "@/core/job/sign-off/before-after";
 import { signOffWord } from "@/core/job/sign-off/sign-off";
-import { KNOWLEDGE, LIMITS, TOOL_CARDS } from "../shop-context";
+import { KNOWLEDGE, LIMITS, SIGN_OFF, TOOL_CARDS } from "../shop-context";
 import { CARDER, check, type Line, logOf, OUT, viewOf } from "./entries";
 
 const off = (what: string, change: Partial<Removed> = {}): Line => [
@@ -117,7 +117,7 @@ const run = (change: Partial<AcceptanceRun> = {}): Line => [
 ];
 const ALWAYS: Line = ["complaint", { signs: [], circumstance: "always", afterMinutes: null, words: "Hums." }];
 const TESTS: readonly Line[] = ["look-and-cord", "earth-continuity"].map((id) => ["reading", check(id)]);
-const said = (...lines: readonly Line[]) => signOffWord(view(ALWAYS, OUT_LINE, ...lines), KNOWLEDGE);
+const said = (...lines: readonly Line[]) => signOffWord(view(ALWAYS, OUT_LINE, ...lines), SIGN_OFF);
 const OUT_LINE: Line = ["bench-state", OUT];
 
 describe("leakage in place of insulation", () => {

@@ -5,8 +5,9 @@ import type { AcceptanceRun, Complaint } from "@/core/job/log/entry";
 import { putBackOrder } from "@/core/job/reassembly/put-back";
 import { beforeAfter } from "@/core/job/sign-off/before-after";
 import { signOffWord } from "@/core/job/sign-off/sign-off";
+import type { Watch } from "@/core/safety/bench-state";
 import { guardEntry } from "@/log/guards";
-import { KNOWLEDGE, LIMITS, RUNS } from "../shop-context";
+import { LIMITS, LIVE_SHOP, RUNS, SIGN_OFF } from "../shop-context";
 import { CARDER, check, type Line, logOf, OUT, viewOf } from "./entries";
 
 const COMPLAINT: Complaint = { signs: ["hum"], circumstance: "cold", afterMinutes: null, words: "" };
@@ -41,7 +42,7 @@ const START: readonly Line[] = [
   ["bench-state", OUT],
 ];
 
-const wordOf = (lines: readonly Line[]) => signOffWord(viewOf(logOf(...lines)), KNOWLEDGE);
+const wordOf = (lines: readonly Line[]) => signOffWord(viewOf(logOf(...lines)), SIGN_OFF);
 
 describe("the one word that the log allows", () => {
   it("is repaired only when all is tested since the last change and run as the complaint comes", () => {
@@ -190,7 +191,7 @@ describe("the one word that the log allows", () => {
     fc.assert(
       fc.property(fc.array(anyLine, { maxLength: 14 }), (lines) => {
         const log = logOf(...START, ...lines);
-        const { word } = signOffWord(viewOf(log), KNOWLEDGE);
+        const { word } = signOffWord(viewOf(log), SIGN_OFF);
         if (word !== "repaired") return;
         const lastChange = log.findLastIndex(({ kind }) =>
           ["intervention", "opened", "closed", "removed"].includes(kind),
@@ -214,15 +215,17 @@ describe("the one word that the log allows", () => {
 });
 
 describe("putting back", () => {
-  const guard = (lines: readonly Line[], entry: Line) => {
+  const guard = (lines: readonly Line[], entry: Line, watch?: Watch) => {
     const log = logOf(...lines);
     const [kind, payload] = entry;
     return guardEntry(viewOf(log), log, { kind, payload } as never, {
       by: "left bench",
       now: "2026-11-25T10:00:00Z",
-      watch: undefined,
+      watch,
       need: "none",
       limits: LIMITS,
+      power: "off",
+      live: LIVE_SHOP,
       today: "2026-11-25",
     }).map(({ code }) => code);
   };
@@ -253,7 +256,11 @@ describe("putting back", () => {
       "guard/not-whole",
     ]);
     expect(guard([...START, SCREWS], run({ taken: "afterwards" }))).toEqual([]);
-    expect(guard([...START, SCREWS, back(4)], run())).toEqual([]);
+    const plugged: Line = ["bench-state", { event: "plugged-in", outlet: "residual-current" }];
+    expect(guard([...START, SCREWS, back(4)], run())).toEqual(["guard/live-work"]);
+    const ready = [...START, SCREWS, back(4), ...TESTS, plugged];
+    const watch = { settledSeq: ready.length, touchedAt: "2026-11-25T10:00:00Z" };
+    expect(guard(ready, run(), watch)).toEqual([]);
   });
 
   it("it cannot be signed off with a washer missing, and can once that is accounted for", () => {

@@ -1,17 +1,18 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import type { StoreId } from "@/core/knowledge/types";
-import type { BenchEvent } from "@/core/safety/bench-event.input";
 import { AT_THE_DOOR, applyBenchEvent, type BenchMachine, gapsFor } from "@/core/safety/bench-state";
 import { benchSummary } from "@/core/safety/bench-summary";
+import type { EnergyEvent as BenchEvent } from "@/core/safety/energy-event";
 import { LIMITS, RUNS } from "../shop-context";
+import { benchMachine } from "./bench-machine";
 
 const store = fc.constantFrom<StoreId>("start", "run", "bus", "any");
 const event: fc.Arbitrary<BenchEvent> = fc.oneof(
   fc.constantFrom<BenchEvent>(
-    { event: "plugged-in" },
+    { event: "plugged-in", outlet: "not-said" },
     { event: "not-known" },
-    { event: "nothing-stores" },
+    { event: "nothing-stores", why: "" },
     { event: "battery", is: "in" },
     { event: "battery", is: "out" },
   ),
@@ -31,12 +32,14 @@ const event: fc.Arbitrary<BenchEvent> = fc.oneof(
   store.map((id): BenchEvent => ({ event: "stored-clip", id })),
   store.map((id): BenchEvent => ({ event: "stored-cannot", id, why: "x" })),
 );
-const machine: fc.Arbitrary<BenchMachine> = fc.record({
-  connection: fc.constantFrom("plug", "detachable-cord", "fixed", "battery", "not-known"),
-  hasBattery: fc.boolean(),
-  holds: fc.subarray(["springs", "lifted-load", "belt"]),
-  stores: fc.uniqueArray(store, { maxLength: 3 }),
-}) as fc.Arbitrary<BenchMachine>;
+const machine: fc.Arbitrary<BenchMachine> = fc
+  .record({
+    connection: fc.constantFrom("plug", "detachable-cord", "fixed", "battery", "not-known"),
+    hasBattery: fc.boolean(),
+    holds: fc.subarray(["springs", "lifted-load", "belt"]),
+    stores: fc.uniqueArray(store, { maxLength: 3 }),
+  })
+  .map((some) => benchMachine(some as Partial<BenchMachine>));
 
 interface Walked {
   readonly at: number;

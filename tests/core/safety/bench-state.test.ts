@@ -1,6 +1,5 @@
 import { describe, expect, it } from "vitest";
 import type { Limits } from "@/core/knowledge/types";
-import type { BenchEvent } from "@/core/safety/bench-event.input";
 import {
   AT_THE_DOOR,
   applyBenchEvent,
@@ -12,11 +11,13 @@ import {
   isPlugFresh,
 } from "@/core/safety/bench-state";
 import { benchSummary } from "@/core/safety/bench-summary";
+import type { EnergyEvent as BenchEvent } from "@/core/safety/energy-event";
 import { benchWords } from "@/islands/words/bench-state";
 import { LIMITS } from "../shop-context";
+import { benchMachine } from "./bench-machine";
 
 const T0 = "2026-11-25T09:00:00.000Z";
-const CARDER: BenchMachine = { connection: "plug", stores: ["start"], hasBattery: false, holds: [] };
+const CARDER: BenchMachine = benchMachine({ stores: ["start"] });
 const minutes = (count: number): string => new Date(Date.parse(T0) + count * 60_000).toISOString();
 
 function stateAfter(machine: BenchMachine, ...events: BenchEvent[]): BenchState {
@@ -28,7 +29,7 @@ function stateAfter(machine: BenchMachine, ...events: BenchEvent[]): BenchState 
 }
 
 const OUT: BenchEvent = { event: "unplugged", evidence: "plug-in-sight" };
-const volts = (read: number, dielectric: "film" | "electrolytic" = "electrolytic"): BenchEvent => ({
+const volts = (read: number, dielectric: "film" | "electrolytic" = "film"): BenchEvent => ({
   event: "stored-volts",
   id: "start",
   volts: read,
@@ -37,10 +38,25 @@ const volts = (read: number, dielectric: "film" | "electrolytic" = "electrolytic
 const DRAINED = volts(0.3);
 
 describe("every transition of the bench state", () => {
-  const FIXED: BenchMachine = { connection: "fixed", stores: ["start"], hasBattery: false, holds: [] };
-  const DRILL: BenchMachine = { connection: "battery", stores: ["bus"], hasBattery: true, holds: [] };
-  const CLOCK: BenchMachine = { connection: "plug", stores: [], hasBattery: false, holds: [] };
-  const UNKNOWN: BenchMachine = { connection: "plug", stores: ["any"], hasBattery: false, holds: [] };
+  const FIXED: BenchMachine = benchMachine({
+    connection: "fixed",
+    stores: ["start"],
+    hasBattery: false,
+    holds: [],
+  });
+  const DRILL: BenchMachine = benchMachine({
+    connection: "battery",
+    stores: ["bus"],
+    hasBattery: true,
+    holds: [],
+  });
+  const CLOCK: BenchMachine = benchMachine({ connection: "plug", stores: [], hasBattery: false, holds: [] });
+  const UNKNOWN: BenchMachine = benchMachine({
+    connection: "plug",
+    stores: ["any"],
+    hasBattery: false,
+    holds: [],
+  });
   it.each<[string, BenchMachine, BenchEvent[], string, string[]]>([
     ["at the door", CARDER, [], "not-known", ["plug", "charge"]],
     ["unplugged", CARDER, [OUT], "unplugged", ["charge"]],
@@ -59,14 +75,14 @@ describe("every transition of the bench state", () => {
     [
       "drained, then plugged in",
       CARDER,
-      [OUT, DRAINED, { event: "plugged-in" }],
+      [OUT, DRAINED, { event: "plugged-in", outlet: "not-said" }],
       "plugged-in",
       ["plug", "charge"],
     ],
     [
       "plugged in and out again: the charge is asked anew",
       CARDER,
-      [OUT, DRAINED, { event: "plugged-in" }, OUT],
+      [OUT, DRAINED, { event: "plugged-in", outlet: "not-said" }, OUT],
       "unplugged",
       ["charge"],
     ],
@@ -81,7 +97,7 @@ describe("every transition of the bench state", () => {
     [
       "family not known, looked: nothing stores",
       UNKNOWN,
-      [OUT, { event: "nothing-stores" }],
+      [OUT, { event: "nothing-stores", why: "" }],
       "unplugged",
       [],
     ],
@@ -96,7 +112,10 @@ describe("every transition of the bench state", () => {
     [
       "isolated, then power again",
       FIXED,
-      [{ event: "isolated", volts: 0.1, means: "tester" }, { event: "plugged-in" }],
+      [
+        { event: "isolated", volts: 0.1, means: "tester" },
+        { event: "plugged-in", outlet: "not-said" },
+      ],
       "plugged-in",
       ["plug", "charge"],
     ],
@@ -169,7 +188,7 @@ describe("every transition of the bench state", () => {
       "bench/not-dead",
     ],
     ["a wired-in machine has no plug", FIXED, OUT, "bench/fixed-wiring"],
-    ["a capacitor motor has a capacitor", CARDER, { event: "nothing-stores" }, "bench/it-stores"],
+    ["a capacitor motor has a capacitor", CARDER, { event: "nothing-stores", why: "" }, "bench/it-stores"],
   ])("refuses: %s", (_, machine, event, code) => {
     const tried = applyBenchEvent(AT_THE_DOOR, event, T0, machine, LIMITS);
     expect(tried.ok ? undefined : tried.issues[0]?.code).toBe(code);
@@ -180,11 +199,56 @@ describe("what lapses", () => {
   it.each([
     ["film", 9, "drained"],
     ["film", 10, "lapsed"],
-    ["electrolytic", 29, "drained"],
-    ["electrolytic", 30, "lapsed"],
-  ] as const)("%s after %d minutes is %s", (dielectric, later, standing) => {
-    const state = stateAfter(CARDER, OUT, volts(0.3, dielectric));
-    expect(chargeState(state, "start", minutes(later), LIMITS)).toBe(standing);
+    ["electrolytic", 30, "drained"],
+    ["electrolytic", 31, "lapsed"],
+  ] as const)("%s, read twice, after %d minutes is %s", (dielectric, later, standing) => {
+    const once = stateAfter(CARDER, OUT, volts(0.3, dielectric));
+    const at = minutes(dielectric === "film" ? 0 : 1);
+    const twice = applyBenchEvent(once, volts(0.3, dielectric), at, CARDER, LIMITS);
+    if (!twice.ok) throw new Error(twice.issues[0]?.message);
+    expect(chargeState(twice.value, "start", minutes(later), LIMITS)).toBe(standing);
+  });
+
+  it.each([
+    ["once", [[0.3, 0]], "once"],
+    [
+      "twice within the minute",
+      [
+        [0.3, 0],
+        [0.3, 0.5],
+      ],
+      "once",
+    ],
+    [
+      "twice, a minute apart",
+      [
+        [0.3, 0],
+        [0.4, 1],
+      ],
+      "drained",
+    ],
+    [
+      "charged in between: counted anew",
+      [
+        [0.3, 0],
+        [9, 1],
+        [0.3, 2],
+      ],
+      "once",
+    ],
+  ] as const)("an electrolytic read %s is %s", (_, reads, standing) => {
+    const state = reads.reduce(
+      (before, [read, minute]) => {
+        const next = applyBenchEvent(before, volts(read, "electrolytic"), minutes(minute), CARDER, LIMITS);
+        if (!next.ok) throw new Error(next.issues[0]?.message);
+        return next.value;
+      },
+      stateAfter(CARDER, OUT),
+    );
+    expect(chargeState(state, "start", minutes(3), LIMITS)).toBe(standing);
+    expect(gapsFor(state, "hands-inside", CARDER, minutes(3), LIMITS)).toEqual(
+      standing === "drained" ? [] : ["charge"],
+    );
   });
 
   it("a clip left on does not lapse", () => {
@@ -235,10 +299,10 @@ describe("what lapses", () => {
     expect(isPlugFresh(plugFacts, watch, by, now, LIMITS)).toBe(isFresh);
     expect(asSeen(stateAfter(CARDER, OUT), isFresh).plug).toBe(isFresh ? "unplugged" : "not-known");
     const battery = asSeen(
-      stateAfter(
-        { connection: "battery", stores: [], hasBattery: true, holds: [] },
-        { event: "battery", is: "out" },
-      ),
+      stateAfter(benchMachine({ connection: "battery", stores: [], hasBattery: true, holds: [] }), {
+        event: "battery",
+        is: "out",
+      }),
       isFresh,
     );
     expect(battery.battery).toBe(isFresh ? "out" : undefined);
@@ -250,7 +314,7 @@ describe("the state in words", () => {
     benchWords(benchSummary(state, machine, T0, limits)).words;
   it.each<[BenchEvent[], string, string]>([
     [[], "Not known: is the plug out?", "live"],
-    [[{ event: "plugged-in" }], "Plugged in", "live"],
+    [[{ event: "plugged-in", outlet: "not-said" }], "Plugged in", "live"],
     [[OUT], "Unplugged, charge not read", "charge"],
     [[OUT, volts(205)], "Unplugged, still 205 V on a capacitor", "charge"],
     [[OUT, DRAINED], "Unplugged, drained to 0.3 V", "hands"],
@@ -262,7 +326,12 @@ describe("the state in words", () => {
   });
 
   it("the worst of two stored items counts", () => {
-    const both: BenchMachine = { connection: "plug", stores: ["start", "run"], hasBattery: false, holds: [] };
+    const both: BenchMachine = benchMachine({
+      connection: "plug",
+      stores: ["start", "run"],
+      hasBattery: false,
+      holds: [],
+    });
     expect(words(stateAfter(both, OUT, DRAINED), both)).toBe("Unplugged, charge not read");
   });
 });

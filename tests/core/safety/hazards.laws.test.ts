@@ -3,13 +3,14 @@ import { describe, expect, it } from "vitest";
 import type { TakenIn } from "@/core/job/log/entry";
 import { hazardFacts, reduceJob } from "@/core/job/log/reduce";
 import { finalTests } from "@/core/job/sign-off/sign-off";
-import type { BenchEvent } from "@/core/safety/bench-event.input";
 import { AT_THE_DOOR, applyBenchEvent, type BenchMachine, gapsFor } from "@/core/safety/bench-state";
 import { benchSummary } from "@/core/safety/bench-summary";
 import { alternativeTo, checksFor, type ProtectionClass } from "@/core/safety/dead-checks";
+import type { EnergyEvent as BenchEvent } from "@/core/safety/energy-event";
 import { hazardIds } from "@/core/safety/hazards";
 import { CARDER, logOf } from "../job/entries";
 import { KNOWLEDGE, LIMITS, RUNS } from "../shop-context";
+import { benchMachine } from "./bench-machine";
 
 const NOW = "2026-11-25T10:00:00.000Z";
 const CLASSES = ["class-1", "class-2", "class-3", "battery", "not-known"] as const;
@@ -29,10 +30,10 @@ const notTheBattery: fc.Arbitrary<BenchEvent> = fc.constantFrom<BenchEvent>(
   { event: "unplugged", evidence: "plug-in-sight" },
   { event: "unplugged", evidence: "cord-off-machine" },
   { event: "isolated", volts: 0, means: "tester" },
-  { event: "plugged-in" },
+  { event: "plugged-in", outlet: "not-said" },
   { event: "not-known" },
   { event: "battery", is: "in" },
-  { event: "nothing-stores" },
+  { event: "nothing-stores", why: "" },
   { event: "stored-clip", id: "start" },
   { event: "stored-volts", id: "bus", volts: 0, dielectric: "film" },
   { event: "held", id: "springs", is: "held" },
@@ -81,12 +82,13 @@ describe("a battery machine", () => {
   it("law: is never safe while nobody took the battery out, whatever else was done", () => {
     fc.assert(
       fc.property(
-        fc.record({
-          connection: fc.constantFrom(...CONNECTIONS),
-          stores: fc.subarray(["start", "run", "bus", "any"] as const),
-          hasBattery: fc.constant(true),
-          holds: fc.constant([]),
-        }) as fc.Arbitrary<BenchMachine>,
+        fc
+          .record({
+            connection: fc.constantFrom(...CONNECTIONS),
+            stores: fc.subarray(["start", "run", "bus", "any"] as const),
+            hasBattery: fc.constant(true),
+          })
+          .map(benchMachine),
         fc.array(notTheBattery, { maxLength: 12 }),
         (machine, events) => {
           const state = stateAfter(machine, events);
@@ -144,15 +146,25 @@ describe("hazards", () => {
   });
 
   it("springs, loads and belts must be held, or said not to be there, before hands go in", () => {
-    const machine: BenchMachine = { connection: "plug", stores: [], hasBattery: false, holds: ["springs"] };
+    const machine: BenchMachine = benchMachine({
+      connection: "plug",
+      stores: [],
+      hasBattery: false,
+      holds: ["springs"],
+    });
     const out: BenchEvent = { event: "unplugged", evidence: "plug-in-sight" };
     const gaps = (...events: BenchEvent[]) =>
       gapsFor(stateAfter(machine, events), "hands-inside", machine, NOW, LIMITS);
     expect(gaps(out)).toEqual(["springs"]);
     expect(gaps(out, { event: "held", id: "springs", is: "held" })).toEqual([]);
     expect(gaps(out, { event: "held", id: "springs", is: "none" })).toEqual([]);
-    expect(gaps(out, { event: "held", id: "springs", is: "held" }, { event: "plugged-in" }, out)).toEqual([
-      "springs",
-    ]);
+    expect(
+      gaps(
+        out,
+        { event: "held", id: "springs", is: "held" },
+        { event: "plugged-in", outlet: "not-said" },
+        out,
+      ),
+    ).toEqual(["springs"]);
   });
 });

@@ -25,8 +25,10 @@ export interface RequestContext {
 /** The bench as it may be relied on at this moment. */
 export interface BenchNow {
   readonly bench: BenchState;
-  /** Whether hands may go inside. */
-  readonly isMadeSafe: boolean;
+  /** What is not settled yet for hands inside and turning. */
+  readonly unsettled: readonly string[];
+  /** What withholds power. */
+  readonly withheld: { readonly guardsOn: readonly string[]; readonly measured: readonly string[] };
 }
 
 /** What stands open, as the access that moves ask for: as it was said, or by its exact name in lines of before. */
@@ -116,7 +118,7 @@ function plainCounts({ jobs, faults, answers }: ShopCounts) {
 /** A job as isolation takes it, with the prices that are known for it. */
 export function isolationRequest(
   job: JobView,
-  { bench, isMadeSafe }: BenchNow,
+  { bench, unsettled, withheld }: BenchNow,
   context: RequestContext,
 ): IsolateRequest {
   const machine = machineOf(job, context);
@@ -127,7 +129,9 @@ export function isolationRequest(
     machine,
     bench: {
       plug: bench.plug,
-      drained: isMadeSafe,
+      drained: !unsettled.some((gap) => gap === "charge" || gap === "plug" || gap === "battery"),
+      unsettled: [...unsettled],
+      withheld: { guardsOn: [...withheld.guardsOn], measured: [...withheld.measured] },
       deadChecksPassed: owedChecks(job, context).length === 0,
       opened: openedAccess(job, bench.opened, context.access),
     },

@@ -21,11 +21,6 @@ export function lastOf<K extends EntryKind>(entries: readonly Entry[], kind: K):
   return ofKind(entries, kind).at(-1);
 }
 
-/** Whether a line may have told of power: a bench-state line, or one that nobody can read any more. */
-export function tellsOfPower({ kind }: Entry): boolean {
-  return kind === "bench-state" || kind === "unreadable";
-}
-
 /** The last of each, by a key. */
 export function latestBy<T>(rows: readonly T[], key: (row: T) => string): T[] {
   return [...new Map(rows.map((row) => [key(row), row])).values()];

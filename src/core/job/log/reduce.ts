@@ -1,12 +1,9 @@
+import { energyContext, energyLines } from "@/log/energies";
 import type { Knowledge, Limits, StoreId } from "../../knowledge/types";
-import {
-  AT_THE_DOOR,
-  applyBenchEvent,
-  type BenchMachine,
-  type BenchState,
-  type PlugFacts,
-} from "../../safety/bench-state";
+import type { BenchMachine, BenchState, PlugFacts } from "../../safety/bench-state";
+import { type EnergyLine, foldEnergy } from "../../safety/energy";
 import { type HazardFacts, HOLDABLE, hazardIds } from "../../safety/hazards";
+import type { LiveState } from "../../safety/live-state";
 import type { Evidence } from "../../tools/finding.input";
 import { kindByName } from "../door/machine-kind";
 import { type Reassembly, reassemblyOf } from "../reassembly/reassembly";
@@ -28,7 +25,7 @@ import type {
   ToolReading,
   Unreadable,
 } from "./entry";
-import { lastOf, latestBy, ofKind, type Placed, placed, struckSeqs, tellsOfPower } from "./lines";
+import { lastOf, latestBy, ofKind, type Placed, placed, struckSeqs } from "./lines";
 
 interface LineFacts extends Placed {
   readonly stage: Stage;
@@ -51,6 +48,8 @@ export interface JobView extends Reassembly {
   readonly complaint: (Complaint & Placed) | null;
   readonly machine: BenchMachine;
   readonly bench: BenchState;
+  /** What is proved of it, as far as live work is earned by it. */
+  readonly live: LiveState;
   readonly plugFacts: PlugFacts;
   /** The last answer of each dead check. */
   readonly deadChecks: readonly (DeadCheckReading & Placed)[];
@@ -58,7 +57,14 @@ export interface JobView extends Reassembly {
   readonly evidence: readonly (Evidence & { readonly seq: number })[];
   /** What isolation works on: answers to moves and what readings told, each in its epoch. */
   readonly answers: readonly JobAnswer[];
-  readonly interventions: readonly (InterventionDone & Placed & { readonly epoch: number })[];
+  readonly interventions: readonly (InterventionDone &
+    Placed & {
+      readonly epoch: number;
+      /** Whether it mended nothing but what blew because of something else. */
+      readonly isConsequence: boolean;
+    })[];
+  /** Every way the complaint was told, first and since. */
+  readonly told: readonly (Complaint & Placed)[];
   /** The last part chosen for each place. */
   readonly parts: readonly (PartChosen & Placed)[];
   /** Stations that the machine was said to have; null while its kind decides. */
@@ -88,6 +94,11 @@ export interface JobContext {
   readonly archetypes: Knowledge["archetypes"];
   readonly hazards: Knowledge["hazards"];
   readonly repairs: Knowledge["repairs"];
+  readonly moves: Knowledge["moves"];
+  readonly faults: Knowledge["faults"];
+  readonly deadChecks: Knowledge["deadChecks"];
+  readonly signs: Knowledge["signs"];
+  readonly stations: Knowledge["stations"];
   readonly limits: Limits;
 }
 
@@ -99,18 +110,38 @@ const PLUG_EVENTS: ReadonlySet<string> = new Set([
   "battery",
 ]);
 
+/** Families with a suppressor across the mains more often than not. */
+const SUPPRESSED: readonly string[] = ["universal", "permanent-magnet-dc"];
+
+/** What stores charge: by the family, and in every family on its board and in its suppressor, until something excludes it. */
+function storesOf({ family, stations, connection, stores, protectionClass }: HazardFacts): {
+  readonly stores: readonly StoreId[];
+  readonly excusable: readonly StoreId[];
+} {
+  const isOnMains = connection !== "battery" && protectionClass !== "class-3";
+  const board: readonly StoreId[] = stations.includes("board") && !stores.includes("bus") ? ["bus"] : [];
+  const suppressor: readonly StoreId[] = isOnMains && SUPPRESSED.includes(family) ? ["suppressor"] : [];
+  return { stores: [...stores, ...board, ...suppressor], excusable: [...board, ...suppressor] };
+}
+
 export function benchMachineOf(
   takenIn: TakenIn | null,
   context: Pick<JobContext, "families" | "archetypes" | "hazards">,
+  stations: readonly string[] | null = null,
 ): BenchMachine {
-  const fallback: readonly StoreId[] = ["any"];
-  const family = context.families.find(({ id }) => id === takenIn?.family);
-  const hazards = new Set(hazardIds(hazardFacts(takenIn, context), context.hazards));
+  const facts = hazardFacts(takenIn, context, stations);
+  const family = context.families.find(({ id }) => id === facts.family);
+  const ids = new Set(hazardIds(facts, context.hazards));
+  const standing = context.hazards.filter(({ id }) => ids.has(id));
   return {
-    connection: takenIn?.connection ?? "not-known",
-    stores: family?.stores ?? fallback,
-    hasBattery: hazards.has("battery"),
-    holds: HOLDABLE.filter((id) => hazards.has(id)),
+    family: facts.family,
+    protection: facts.protectionClass,
+    connection: facts.connection,
+    ...storesOf(facts),
+    hasBattery: ids.has("battery"),
+    holds: HOLDABLE.filter((id) => ids.has(id)),
+    blocks: [...new Set(standing.flatMap(({ blocks }) => blocks ?? []))],
+    isOutOfScope: family?.scope !== undefined,
   };
 }
 
@@ -122,9 +153,10 @@ export function hazardFacts(
 ): HazardFacts {
   const kind = kindByName(takenIn?.machine ?? "", archetypes);
   const family = families.find(({ id }) => id === takenIn?.family);
+  const usual = [...(family?.stations ?? []), ...(kind?.adds ?? [])];
   return {
     family: takenIn?.family ?? "not-known",
-    stations: stations ?? [...(family?.stations ?? []), ...(kind?.adds ?? [])],
+    stations: stations ?? usual.filter((id) => !kind?.lacks.includes(id)),
     protectionClass: takenIn?.protectionClass ?? "not-known",
     connection: takenIn?.connection ?? "not-known",
     heater: takenIn?.heater ?? "not-known",
@@ -133,45 +165,13 @@ export function hazardFacts(
   };
 }
 
-/**
- * The bench state after all entries. A bench-state line that was struck or restored proves nothing any more, and a line
- * that cannot be read may have told of power: from there on the plug is not known and nothing read counts.
- */
-function benchOf(
-  entries: readonly Entry[],
-  struck: ReadonlySet<number>,
-  machine: BenchMachine,
-  limits: Limits,
-): BenchState {
-  const doubted = new Set(entries.filter(tellsOfPower).map(({ seq }) => seq));
-  let state = AT_THE_DOOR;
-  for (const entry of entries) {
-    const undoes = (entry.kind === "struck" || entry.kind === "restored") && doubted.has(entry.payload.seq);
-    const event =
-      undoes || entry.kind === "unreadable"
-        ? ({ event: "not-known" } as const)
-        : entry.kind === "bench-state" && !struck.has(entry.seq)
-          ? entry.payload
-          : undefined;
-    if (event) {
-      const next = applyBenchEvent(state, event, entry.at, machine, limits);
-      if (next.ok) state = next.value;
-    } else if (entry.kind === "opened" && !struck.has(entry.seq))
-      state = { ...state, opened: [...new Set([...state.opened, entry.payload.access])] };
-    else if (entry.kind === "closed" && !struck.has(entry.seq))
-      state = { ...state, opened: state.opened.filter((one) => one !== entry.payload.access) };
-  }
-  return state;
-}
-
-function plugFactsOf(entries: readonly Entry[]): PlugFacts {
-  const benchSeqs = new Set(entries.filter(tellsOfPower).map(({ seq }) => seq));
-  const isAboutPlug = (entry: Entry): boolean =>
-    entry.kind === "unreadable" ||
+/** Lines that say where the plug is: a screen knows it only as long as none is later than its own. */
+function plugFactsOf(entries: readonly Entry[], lines: readonly EnergyLine[]): PlugFacts {
+  const isAboutPlug = (entry: Entry, at: number): boolean =>
     (entry.kind === "bench-state" && PLUG_EVENTS.has(entry.payload.event)) ||
-    ((entry.kind === "struck" || entry.kind === "restored") && benchSeqs.has(entry.payload.seq));
+    (lines[at]?.events.some(({ event }) => event === "may-have-had-power") ?? false);
   return {
-    plugSeq: entries.filter(isAboutPlug).at(-1)?.seq ?? 0,
+    plugSeq: entries.findLast(isAboutPlug)?.seq ?? 0,
     lastSeqBy: Object.fromEntries(entries.map(({ by, seq }) => [by, seq])),
   };
 }
@@ -199,7 +199,10 @@ function ratioOf({ likelihood }: Evidence): JobAnswer["ratio"] {
   return { value: value / mark, halfWidth: halfWidth / mark };
 }
 
-function answersOf(unstruck: readonly Entry[]): Pick<JobView, "answers" | "interventions"> {
+function answersOf(
+  unstruck: readonly Entry[],
+  { faults }: Pick<JobContext, "faults">,
+): Pick<JobView, "answers" | "interventions"> {
   const done = ofKind(unstruck, "intervention");
   const epochAt = (seq: number): number => done.filter((one) => one.seq < seq).length;
   const answers = unstruck.flatMap((entry): JobAnswer[] => {
@@ -219,7 +222,14 @@ function answersOf(unstruck: readonly Entry[]): Pick<JobView, "answers" | "inter
   });
   return {
     answers,
-    interventions: done.map((entry, index) => ({ ...entry.payload, ...placed(entry), epoch: index + 1 })),
+    interventions: done.map((entry, index) => ({
+      ...entry.payload,
+      ...placed(entry),
+      epoch: index + 1,
+      isConsequence:
+        entry.payload.faultIds.length > 0 &&
+        entry.payload.faultIds.every((id) => faults.find((fault) => fault.id === id)?.isConsequence === true),
+    })),
   };
 }
 
@@ -251,23 +261,26 @@ export function reduceJob(jobId: number, entries: readonly Entry[], context: Job
   const unstruck = entries.filter(({ seq }) => !struck.has(seq));
   const takenIn = lastOf(unstruck, "taken-in");
   const complaint = lastOf(unstruck, "complaint");
-  const machine = benchMachineOf(takenIn?.payload ?? null, context);
+  const stations = lastOf(unstruck, "built")?.payload.stations ?? null;
+  const machine = benchMachineOf(takenIn?.payload ?? null, context, stations);
+  const lines = energyLines(entries, energyContext(context));
   return {
     jobId,
     seq: entries.at(-1)?.seq ?? 0,
     takenIn: takenIn ? { ...takenIn.payload, ...placed(takenIn) } : null,
     complaint: complaint ? { ...complaint.payload, ...placed(complaint) } : null,
+    told: ofKind(unstruck, "complaint").map((entry) => ({ ...entry.payload, ...placed(entry) })),
     ...platesOf(unstruck),
     machine,
-    bench: benchOf(entries, struck, machine, context.limits),
-    plugFacts: plugFactsOf(entries),
+    ...foldEnergy(lines, machine, context.limits),
+    plugFacts: plugFactsOf(entries, lines),
     ...readingsOf(unstruck),
-    ...answersOf(unstruck),
+    ...answersOf(unstruck, context),
     parts: latestBy(
       ofKind(unstruck, "part-chosen").map((entry) => ({ ...entry.payload, ...placed(entry) })),
       ({ forPart }) => forPart,
     ),
-    stations: lastOf(unstruck, "built")?.payload.stations ?? null,
+    stations,
     prices: pricesOf(unstruck, context),
     ...reassemblyOf(unstruck),
     questions: latestBy(

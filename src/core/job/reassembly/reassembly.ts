@@ -31,6 +31,8 @@ export interface Reassembly {
   readonly decision: (DecisionMade & Placed) | null;
   /** What came off, in the order it came off, with how each went back. */
   readonly removed: readonly OffLine[];
+  /** Lines of guards, covers and other protection that were left out: such a machine is not used. */
+  readonly protectionLeftOut: readonly number[];
   /** The order to put back in, where one was set by hand: lines, first one first. */
   readonly order: readonly number[];
   readonly runs: readonly (AcceptanceRun & Placed)[];
@@ -72,6 +74,24 @@ function offLine(entry: OfKind<"removed">, unstruck: readonly Entry[]): OffLine 
   };
 }
 
+/** Words of what keeps people from harm; a cover always does. */
+const PROTECTIVE =
+  /\b(guard|cover|shield|hood|earth|ground(ing)? (wire|strap|lead)|protector|interlock|thermal (fuse|cut-?out)|cut-?out|strain relief|cord grip|residual|brake)/i;
+
+/** Whether what came off keeps someone from harm: it can be not fitted, never left out. */
+export function isProtective({ sort, what }: Pick<Removed, "sort" | "what">): boolean {
+  return sort === "cover" || (sort !== "fastener" && PROTECTIVE.test(what));
+}
+
+function leftOutLines(unstruck: readonly Entry[], removed: readonly OffLine[]): readonly number[] {
+  return removed
+    .filter(isProtective)
+    .filter(({ seq }) =>
+      ofKind(unstruck, "refitted").some(({ payload }) => payload.line === seq && payload.how === "left-out"),
+    )
+    .map(({ seq }) => seq);
+}
+
 function promised(unstruck: readonly Entry[]): readonly Promised[] {
   return ofKind(unstruck, "follow-up").map((entry) => {
     const done = ofKind(unstruck, "followed-up").findLast(({ payload }) => payload.line === entry.seq);
@@ -91,9 +111,11 @@ export function reassemblyOf(unstruck: readonly Entry[]): Reassembly {
     lastOf(unstruck, "reopened"),
   ];
   const isOpenAgain = signed !== undefined && again !== undefined && again.seq > signed.seq;
+  const removed = ofKind(unstruck, "removed").map((entry) => offLine(entry, unstruck));
   return {
     pictures: ofKind(unstruck, "picture").map((entry) => ({ ...entry.payload, ...placed(entry) })),
-    removed: ofKind(unstruck, "removed").map((entry) => offLine(entry, unstruck)),
+    removed,
+    protectionLeftOut: leftOutLines(unstruck, removed),
     order: lastOf(unstruck, "reordered")?.payload.lines ?? [],
     runs: ofKind(unstruck, "acceptance-run").map((entry) => ({ ...entry.payload, ...placed(entry) })),
     signedOff: signed && !isOpenAgain ? { ...signed.payload, ...placed(signed) } : null,

@@ -1,5 +1,7 @@
-import type { Knowledge } from "../../knowledge/types";
+import { limitOf } from "../../knowledge/resolve-limits";
+import type { DeadCheck, Knowledge, Limits } from "../../knowledge/types";
 import { alternativeTo, checksFor } from "../../safety/dead-checks";
+import { spoiltAt } from "../../safety/live-work";
 import type { AcceptanceRun, Complaint, SignedOff } from "../log/entry";
 import { stillOff } from "../reassembly/put-back";
 import type { Standing } from "../standing";
@@ -10,7 +12,11 @@ export interface SignOffWord {
   readonly unproven: readonly string[];
 }
 
-type DeadChecks = Pick<Knowledge, "deadChecks">;
+/** What the word depends on beside the job. */
+export interface SignOffContext {
+  readonly deadChecks: Knowledge["deadChecks"];
+  readonly limits: Limits;
+}
 
 /** A check of the machine's class with its last reading since the last thing done to the machine, if there is one. */
 export interface FinalTest<Check = Standing["deadChecks"][number]> {
@@ -20,66 +26,132 @@ export interface FinalTest<Check = Standing["deadChecks"][number]> {
   readonly alternative: string | undefined;
 }
 
+/** Line that a final test must follow: the last change to the machine, to what it is, or what was told since. */
+export function finalSince(
+  view: Pick<Standing, "live" | "lastChangeSeq">,
+  check: Pick<DeadCheck, "proves">,
+): number {
+  return Math.max(view.lastChangeSeq, spoiltAt(view.live, check.proves));
+}
+
 /** The tests of the protection class that must follow the last change to the machine. */
 export function finalTests<Check extends Standing["deadChecks"][number]>(
-  view: Pick<Standing, "takenIn" | "lastChangeSeq"> & { readonly deadChecks: readonly Check[] },
-  { deadChecks }: DeadChecks,
+  view: Pick<Standing, "takenIn" | "lastChangeSeq" | "live"> & { readonly deadChecks: readonly Check[] },
+  { deadChecks }: Pick<SignOffContext, "deadChecks">,
 ): readonly FinalTest<Check>[] {
   const protection = view.takenIn?.protectionClass ?? "not-known";
-  const since = (id: string): Check | undefined =>
-    view.deadChecks.find(({ checkId, seq }) => checkId === id && seq > view.lastChangeSeq);
+  const since = (check: DeadCheck): Check | undefined =>
+    view.deadChecks.find(({ checkId, seq }) => checkId === check.id && seq > finalSince(view, check));
   const isTold = (reading: Check | undefined): boolean =>
     reading !== undefined && reading.verdict !== "undecided";
   return checksFor(deadChecks, protection).map((check) => {
-    const own = since(check.id);
+    const own = since(check);
     const other = alternativeTo(check, deadChecks, protection);
-    const instead = other && since(other.id);
+    const found = other && since(other);
+    // A leakage read without its grant proves nothing of the machine that leaves.
+    const instead = found && view.live.withoutGrant.includes(found.seq) ? undefined : found;
     const reading = isTold(own) || !isTold(instead) ? own : instead;
     return { checkId: check.id, reading, alternative: other?.id };
   });
 }
 
-/** Whether a run has tried the machine as the complaint comes; the code of what it lacks otherwise. */
-export function conditionTried(
-  complaint: Pick<Complaint, "circumstance" | "afterMinutes"> | null,
-  run: Pick<AcceptanceRun, "circumstance" | "minutes">,
+type Condition = Pick<Complaint, "circumstance" | "afterMinutes">;
+type Run = Pick<AcceptanceRun, "circumstance" | "minutes">;
+
+const LEAST: Readonly<Record<AcceptanceRun["circumstance"], string>> = {
+  cold: "run-least",
+  idle: "run-least",
+  loaded: "run-loaded",
+  hot: "run-hot",
+};
+
+/** Whether a run was long enough for what it claims: minutes to the temperature, minutes under load. */
+function isLongEnough({ circumstance, minutes }: Run, limits: Limits): boolean {
+  return minutes * 60 >= limitOf(limits, LEAST[circumstance]).value;
+}
+
+/** Minutes that the complaint takes to come, by all that was told of it. */
+function minutesTold(told: readonly Condition[]): number | null {
+  const after = told.filter(({ circumstance }) => circumstance === "after-minutes");
+  if (after.some(({ afterMinutes }) => afterMinutes === null)) return null;
+  return Math.max(0, ...told.map(({ afterMinutes }) => afterMinutes ?? 0));
+}
+
+/** What one condition of the complaint still lacks after these runs. */
+function lackOf(
+  condition: Condition,
+  runs: readonly Run[],
+  minutes: number | null,
+  limits: Limits,
 ): string | undefined {
-  if (!complaint) return "no-complaint";
-  switch (complaint.circumstance) {
+  const long = runs.filter((run) => isLongEnough(run, limits));
+  switch (condition.circumstance) {
     case "always":
-      return undefined;
+      return long.length > 0 ? undefined : "run-too-short";
     case "not-known":
       return "condition-not-known";
     case "sometimes":
       return "condition-sometimes";
     case "after-minutes":
-      return complaint.afterMinutes !== null && run.minutes >= complaint.afterMinutes
+      return minutes !== null && runs.some((run) => run.minutes >= minutes)
         ? undefined
         : "condition-after-minutes";
     case "cold":
+      return long.some(({ circumstance }) => circumstance === "cold") ? undefined : "condition-cold";
     case "hot":
-    case "loaded":
-      return run.circumstance === complaint.circumstance ? undefined : `condition-${complaint.circumstance}`;
+    case "loaded": {
+      // Twenty minutes under load are twenty minutes under load, not twenty and a moment of load.
+      const found = long.some(
+        (run) => run.circumstance === condition.circumstance && run.minutes >= (minutes ?? 0),
+      );
+      return found ? undefined : `condition-${condition.circumstance}`;
+    }
   }
 }
 
-/** Runs that tell about the machine as it is now: those after the last thing done to it. */
-function validRuns(view: Standing): Standing["runs"] {
-  return view.runs.filter(({ seq }) => seq > view.lastChangeSeq);
+/**
+ * What the complaint's conditions still lack after these runs, by all that was told of it, first and since: the harder one
+ * holds. @returns the code of the first lack, or nothing when all were tried
+ */
+export function conditionTried(
+  told: readonly Condition[],
+  runs: readonly Run[],
+  limits: Limits,
+): string | undefined {
+  if (told.length === 0) return "no-complaint";
+  const minutes = minutesTold(told);
+  for (const condition of told) {
+    const lack = lackOf(condition, runs, minutes, limits);
+    if (lack !== undefined) return lack;
+  }
+  return undefined;
 }
 
-function runGaps(view: Standing): string[] {
-  const runs = validRuns(view);
-  const last = runs.at(-1);
+/** Runs that tell about the machine as it is now: those after the last thing done to it that had their grant. */
+function validRuns(view: Standing): Standing["runs"] {
+  return view.runs.filter(({ seq }) => seq > view.lastChangeSeq && !view.live.withoutGrant.includes(seq));
+}
+
+function runGaps(view: Standing, { limits }: SignOffContext): string[] {
+  const since = view.runs.filter(({ seq }) => seq > view.lastChangeSeq);
+  const last = since.at(-1);
   if (!last) return ["no-run"];
   if (last.result !== "gone") return ["run-failed"];
-  const lacks = runs
-    .filter(({ result }) => result === "gone")
-    .map((run) => conditionTried(view.complaint, run));
-  return lacks.some((lack) => lack === undefined) ? [] : [lacks.at(-1) ?? "no-run"];
+  const runs = validRuns(view);
+  if (runs.length === 0) return ["run-late"];
+  const lack = conditionTried(
+    view.told,
+    runs.filter(({ result }) => result === "gone"),
+    limits,
+  );
+  return [
+    // It failed and then ran, and nothing was done in between: whatever it was is still there.
+    ...(since.some(({ result }) => result !== "gone") ? ["run-not-explained"] : []),
+    ...(lack === undefined ? [] : [lack]),
+  ];
 }
 
-function testGaps(view: Standing, context: DeadChecks): string[] {
+function testGaps(view: Standing, context: SignOffContext): string[] {
   const tests = finalTests(view, context);
   const blank = tests
     .filter(({ reading }) => reading === undefined || reading.verdict === "undecided")
@@ -87,9 +159,9 @@ function testGaps(view: Standing, context: DeadChecks): string[] {
   return view.takenIn?.protectionClass === "not-known" ? ["class-not-known", ...blank] : blank;
 }
 
-/** Whether a final test failed: such a machine leaves with the word "do not use", whatever else was done. */
-export function hasFailedTest(view: Standing): boolean {
-  return view.deadChecks.some(({ verdict }) => verdict === "failed");
+/** Whether a finding that speaks of a protection stands failed, whoever made it: such a machine leaves with "do not use". */
+export function hasFailedTest(view: Pick<Standing, "live">): boolean {
+  return view.live.failing.length > 0;
 }
 
 function isTemporary(view: Standing): boolean {
@@ -101,24 +173,46 @@ function hasEndDate(view: Standing): boolean {
   return view.followUps.some(({ about, onDay }) => about === "temporary-part" && onDay !== null);
 }
 
+/** It smoked, smelt, tingled or was wet, or did so here: untested, nobody may use it. */
+function isUnsafeUntested(view: Standing, blank: readonly string[]): boolean {
+  return blank.length > 0 && (view.live.toldSeq > 0 || view.live.incidents.length > 0);
+}
+
+const DO_NOT_USE: readonly string[] = [
+  "parts-off",
+  "cover-open",
+  "failed-check",
+  "protection-left-out",
+  "unsafe-untested",
+];
+
 /**
  * The word that may be printed on the owner's sheet. "Repaired" needs every final test of the protection class after the
- * last change, something done, a run in the complaint's condition that was clean, and no part fitted for a while only.
+ * last change, something done that is more than a consequence, clean runs in every condition of the complaint, each with
+ * its grant, and no part fitted for a while only.
  */
-export function signOffWord(view: Standing, context: DeadChecks): SignOffWord {
-  const isOff = stillOff(view).length > 0;
+export function signOffWord(view: Standing, context: SignOffContext): SignOffWord {
+  const when = (stands: boolean, code: string): string[] => (stands ? [code] : []);
+  const blank = testGaps(view, context);
   const unproven = [
-    ...(view.unreadable.length > 0 ? ["line-unreadable"] : []),
-    ...(isOff ? ["parts-off"] : []),
-    ...(view.bench.opened.length > 0 ? ["cover-open"] : []),
-    ...(hasFailedTest(view) ? ["failed-check"] : []),
-    ...testGaps(view, context),
-    ...(view.interventions.length === 0 ? ["nothing-done"] : []),
-    ...runGaps(view),
-    ...(isTemporary(view) ? ["temporary"] : []),
-    ...(isTemporary(view) && !hasEndDate(view) ? ["temporary-no-end"] : []),
+    ...when(view.unreadable.length > 0, "line-unreadable"),
+    ...when(stillOff(view).length > 0, "parts-off"),
+    ...when(view.bench.opened.length > 0, "cover-open"),
+    ...when(hasFailedTest(view), "failed-check"),
+    ...when(view.protectionLeftOut.length > 0, "protection-left-out"),
+    ...when(isUnsafeUntested(view, blank), "unsafe-untested"),
+    ...when(view.live.incidents.length > 0, "incident-not-explained"),
+    ...blank,
+    ...when(view.interventions.length === 0, "nothing-done"),
+    ...when(
+      view.interventions.length > 0 && view.interventions.every(({ isConsequence }) => isConsequence),
+      "only-consequence",
+    ),
+    ...runGaps(view, context),
+    ...when(isTemporary(view), "temporary"),
+    ...when(isTemporary(view) && !hasEndDate(view), "temporary-no-end"),
   ];
-  if (hasFailedTest(view) || isOff || view.bench.opened.length > 0) return { word: "do-not-use", unproven };
+  if (unproven.some((code) => DO_NOT_USE.includes(code))) return { word: "do-not-use", unproven };
   if (view.interventions.length === 0 || unproven.includes("run-failed"))
     return { word: "not-repaired", unproven };
   return { word: unproven.length === 0 ? "repaired" : "not-yet-proven", unproven };

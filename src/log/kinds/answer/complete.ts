@@ -2,6 +2,8 @@ import { fail, issue, ok } from "@/core/result";
 import type { Completion } from "../../completion";
 
 const NO_ANSWER: readonly string[] = ["not-sure", "could-not"];
+/** Nothing was done: nothing had to be made safe for it. */
+const NOT_DONE = "could-not";
 
 /** A move and an answer of it that exist, or that it said nothing. */
 export const complete: Completion<"answer"> = (payload, { shopContext }) => {
@@ -18,5 +20,6 @@ export const complete: Completion<"answer"> = (payload, { shopContext }) => {
         outcomeId,
       ),
     );
-  return ok({ payload, need: NO_ANSWER.includes(outcomeId) ? "none" : move.needs });
+  if (outcomeId === NOT_DONE) return ok({ payload });
+  return ok({ payload, need: move.needs, power: move.power });
 };

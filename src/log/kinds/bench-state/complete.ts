@@ -23,7 +23,9 @@ function voltsOf(reading: Reading): Result<number> {
 function dielectricOf(view: JobView, id: StoreId): "film" | "electrolytic" | "not-known" {
   const marked = view.capacitors.find((one) => one.id === id);
   const parsed = marked ? parseCapacitorMark(marked.mark) : undefined;
-  return parsed?.ok ? parsed.value.dielectric : "not-known";
+  if (parsed?.ok && parsed.value.dielectric !== "not-known") return parsed.value.dielectric;
+  // A run capacitor and a suppressor are film; what else stores is taken for the kind that charge creeps back into.
+  return id === "run" || id === "suppressor" ? "film" : "not-known";
 }
 
 function eventOf(draft: Drafts["bench-state"], view: JobView): Result<BenchEvent> {
@@ -44,6 +46,8 @@ function eventOf(draft: Drafts["bench-state"], view: JobView): Result<BenchEvent
 export const complete: Completion<"bench-state"> = (draft, { view, now, shopContext }) => {
   const event = eventOf(draft, view);
   if (!event.ok) return event;
+  // What power did is a fact: it stops live work, and no state refuses it.
+  if (event.value.event === "incident") return ok({ payload: event.value });
   const tried = applyBenchEvent(view.bench, event.value, now, view.machine, shopContext.limits);
   return tried.ok ? ok({ payload: event.value }) : tried;
 };

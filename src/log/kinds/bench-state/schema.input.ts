@@ -12,4 +12,12 @@ const seenTo: Upcaster = (payload) => {
   return isOld ? { ...payload, event: "seen-to" } : payload;
 };
 
-export const versions: readonly Upcaster[] = [seenTo];
+/** The outlet was not asked, nor why nothing stores. */
+const outletNotSaid: Upcaster = (payload) => {
+  const event: unknown =
+    typeof payload === "object" && payload !== null ? Reflect.get(payload, "event") : null;
+  if (event === "plugged-in") return Object.assign({}, payload, { outlet: "not-said" });
+  return event === "nothing-stores" ? Object.assign({}, payload, { why: "" }) : payload;
+};
+
+export const versions: readonly Upcaster[] = [seenTo, outletNotSaid];

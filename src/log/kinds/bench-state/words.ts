@@ -16,12 +16,21 @@ const HELD: Readonly<Record<Of<"held">["id"], string>> = {
   springs: "Springs",
   "lifted-load": "Lifted load",
   belt: "Belt",
+  blades: "Blades",
+};
+
+const INCIDENTS: Readonly<Record<Of<"incident">["what"], string>> = {
+  trip: "it tripped the breaker",
+  "residual-trip": "it tripped the RCD (GFCI)",
+  smoke: "smoke",
+  smell: "a burnt smell",
+  tingle: "a tingle",
 };
 
 export const words: KindWords<"bench-state"> = (payload) => {
   switch (payload.event) {
     case "plugged-in":
-      return "Plugged in";
+      return payload.outlet === "residual-current" ? "Plugged in behind the RCD (GFCI)" : "Plugged in";
     case "unplugged":
       return `Unplugged, ${EVIDENCE[payload.evidence]}`;
     case "isolated":
@@ -37,7 +46,13 @@ export const words: KindWords<"bench-state"> = (payload) => {
     case "stored-cannot":
       return `Charge of the ${storeWords(payload.id)} not read: ${payload.why}`;
     case "nothing-stores":
-      return "Nothing in it stores charge";
+      return payload.why === ""
+        ? "Nothing in it stores charge"
+        : `Nothing in it stores charge: ${payload.why}`;
+    case "stored-none":
+      return `No ${storeWords(payload.id)}: ${payload.why}`;
+    case "incident":
+      return `Under power: ${INCIDENTS[payload.what]}`;
     case "held":
       return `${HELD[payload.id]} ${payload.is === "none" ? "not in this machine" : payload.is}`;
     case "seen-to":

@@ -1,10 +1,10 @@
 import type { DeadCheckReading } from "@/core/job/log/entry";
 import type { JobView } from "@/core/job/log/reduce";
+import { needOf, powerOf } from "@/core/knowledge/touches";
 import type { Move } from "@/core/knowledge/types";
 import { parseReading } from "@/core/quantity/parse-reading";
 import { at, fail, issue, ok, type Result } from "@/core/result";
 import { judgeDeadCheck } from "@/core/safety/dead-checks";
-import { needOf } from "@/core/tools/need-of";
 import type { Executor } from "@/server/db/executor";
 import { looseReading as looseReadingOf } from "@/server/repositories/loose-readings";
 import { runTool } from "@/server/services/run-tool";
@@ -49,7 +49,11 @@ async function toolReading(
     taken,
     looseReadingId: null,
   } as const;
-  return ok({ payload, need: move.value?.needs ?? needOf(touches) });
+  return ok({
+    payload,
+    need: move.value?.needs ?? needOf(touches),
+    power: move.value?.power ?? powerOf(touches),
+  });
 }
 
 async function looseReading(
@@ -130,8 +134,8 @@ function deadCheck(
     limitId: judged.limitId ?? null,
     limitSource: judged.limitSource ?? null,
   };
-  // A leakage clamp works on a running machine, guards on and hands off.
-  return ok({ payload, need: check.needs === "powered" ? "none" : "plug-out" });
+  // A leakage clamp works on a running machine, guards on and hands off: power is earned for it, too.
+  return ok(check.needs === "powered" ? { payload, power: "guards-on" } : { payload, need: "plug-out" });
 }
 
 /** The Finding of a tool, the verdict of a dead check: worked out here, whatever the screen previewed. */

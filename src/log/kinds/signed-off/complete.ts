@@ -4,7 +4,10 @@ import type { Completion } from "../../completion";
 
 /** The word is what the log allows at this moment; the bill is worked out at the rate of the shop. */
 export const complete: Completion<"signed-off"> = (draft, { view, shopContext }) => {
-  const { word, unproven } = signOffWord(view, shopContext.knowledge);
+  const { word, unproven } = signOffWord(view, {
+    deadChecks: shopContext.knowledge.deadChecks,
+    limits: shopContext.limits,
+  });
   const labourMinor = Math.round((draft.minutes / 60) * shopContext.settings.value.labourRateMinor);
   return ok({ payload: { ...draft, word, unproven, labourMinor } });
 };

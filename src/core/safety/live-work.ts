@@ -1,0 +1,113 @@
+import type { PowerUse } from "../knowledge/touches";
+import type { DeadCheck } from "../knowledge/types";
+import type { BenchMachine, BenchState } from "./bench-state";
+import { checksFor } from "./dead-checks";
+import type { LiveState } from "./live-state";
+
+/** Why power is not given now, the hardest reason first. Codes; screens and refusals word them. */
+export type LiveGap =
+  | "stop"
+  | "scope"
+  | "licensed"
+  | "incident"
+  | "failing"
+  | "look-inside"
+  | "dead-checks"
+  | "family"
+  | "cover-open"
+  | "parts-off"
+  | "clip"
+  | "fixed-outlet"
+  | "outlet-not-named"
+  | "outlet";
+
+/** What live work depends on beside the state. */
+export interface LiveFacts {
+  /** As it may be relied on now. */
+  readonly bench: BenchState;
+  readonly live: LiveState;
+  readonly machine: BenchMachine;
+  readonly deadChecks: readonly DeadCheck[];
+  /** Whether all that came off is back. */
+  readonly hasAllBack: boolean;
+  /** Whether the shop has named its residual-current outlet. */
+  readonly isOutletNamed: boolean;
+}
+
+/** A smell, smoke or a tingle under power is enough; a trip may be the second try of one fault. */
+const TRIPS_AT_MOST = 1;
+
+function isStopped({ incidents }: LiveState): boolean {
+  const trips = incidents.filter(({ what }) => what === "trip" || what === "residual-trip");
+  return incidents.length > trips.length || trips.length > TRIPS_AT_MOST;
+}
+
+/** Line of the last thing that took a proof away; 0 when nothing did. */
+export function spoiltAt({ spoilt }: LiveState, proof: string): number {
+  return spoilt.find((one) => one.proof === proof)?.seq ?? 0;
+}
+
+/** Whether a check passed and nothing took that proof away since; leakage stands for insulation only after power was earned. */
+function isProved(check: DeadCheck, live: LiveState): boolean {
+  const spoilt = spoiltAt(live, check.proves);
+  const hasPassed = (checkId: string, since: number): boolean =>
+    live.checks.some((one) => one.checkId === checkId && one.verdict === "passed" && one.seq > since);
+  return hasPassed(check.id, spoilt);
+}
+
+/** The dead checks that this machine owes before power, those of its class that are not proved as it stands now. */
+export function owedBeforePower({
+  live,
+  machine,
+  deadChecks,
+}: Pick<LiveFacts, "live" | "machine" | "deadChecks">): string[] {
+  return checksFor(deadChecks, machine.protection)
+    .filter((check) => !isProved(check, live))
+    .map(({ id }) => id);
+}
+
+function outletGap({ bench, machine, isOutletNamed }: LiveFacts): LiveGap | undefined {
+  if (
+    machine.connection === "battery" ||
+    (bench.plug === "plugged-in" && bench.outlet === "residual-current")
+  )
+    return undefined;
+  if (machine.connection === "fixed") return "fixed-outlet";
+  return isOutletNamed ? "outlet" : "outlet-not-named";
+}
+
+/** @returns what stands between the machine and power used so, now; empty when it is granted. */
+export function liveGaps(facts: LiveFacts, power: PowerUse): LiveGap[] {
+  if (power === "off") return [];
+  const { bench, live, machine } = facts;
+  const gap = (stands: boolean, code: LiveGap): LiveGap[] => (stands ? [code] : []);
+  const outlet = outletGap(facts);
+  return [
+    ...gap(machine.blocks.includes("power"), "stop"),
+    ...gap(machine.isOutOfScope, "scope"),
+    ...gap(power === "licensed", "licensed"),
+    ...gap(isStopped(live), "incident"),
+    ...gap(live.failing.length > 0, "failing"),
+    ...gap(live.owesLookInside, "look-inside"),
+    ...gap(owedBeforePower(facts).length > 0, "dead-checks"),
+    ...gap(power === "measured" && machine.family === "not-known", "family"),
+    ...gap(bench.opened.length > 0, "cover-open"),
+    ...gap(!facts.hasAllBack, "parts-off"),
+    ...gap(
+      bench.stored.some(({ clip }) => clip === true),
+      "clip",
+    ),
+    ...(outlet ? [outlet] : []),
+  ];
+}
+
+/** What is worth saying before power, and withholds nothing. */
+export type LiveWarning = "cover-was-opened" | "burnt-was-told";
+
+export function liveWarnings({ live }: Pick<LiveFacts, "live">): LiveWarning[] {
+  const lastLook = live.checks.find(({ proves }) => proves === "look")?.seq ?? 0;
+  return [
+    ...(live.openedSeq > lastLook ? (["cover-was-opened"] as const) : []),
+    ...(live.toldSeq > 0 && !live.owesLookInside ? (["burnt-was-told"] as const) : []),
+  ];
+}

@@ -1,0 +1,128 @@
+import { type ReactNode, useState } from "react";
+import type { Move } from "@/core/knowledge/types";
+import type { BenchGap, Holdable } from "@/core/safety/bench-state";
+import { HOLDABLE } from "@/core/safety/hazards";
+import type { LiveGap } from "@/core/safety/live-work";
+import type { Shop } from "@/core/shop/shop";
+import { LIVE_GAP_WORDS, LIVE_WARNING_WORDS } from "@/log/gap-words";
+import { GapLink } from "../frame/GapLink";
+import { HoldItem } from "../frame/HoldItem";
+import { Incident } from "../frame/Incident";
+import { PlugIn } from "../frame/PlugIn";
+import { PlugQuestion } from "../frame/PlugQuestion";
+import type { JobScreen } from "../frame/use-job-screen";
+
+interface ReadyProps {
+  readonly screen: JobScreen;
+  readonly shop: Shop;
+  readonly move: Move;
+  /** The move itself, with its answers. */
+  readonly children: ReactNode;
+}
+
+const BENCH_TITLES: Readonly<Record<BenchGap, string>> = {
+  stop: "Not opened here: high voltage",
+  plug: "First: is the plug out?",
+  battery: "First: is the battery out?",
+  charge: "First: is anything charged?",
+  springs: "First: hold the springs",
+  "lifted-load": "First: prop the load",
+  belt: "First: hold the belt",
+  blades: "First: block the blades",
+};
+
+function isHoldable(gap: BenchGap): gap is Holdable {
+  return HOLDABLE.some((one) => one === gap);
+}
+
+function BenchStep({ gap, screen }: { readonly gap: BenchGap; readonly screen: JobScreen }) {
+  const { job } = screen;
+  if (gap === "stop") return <p>Pass it to someone who works on high voltage.</p>;
+  if (gap === "plug" || gap === "battery") return <PlugQuestion job={job} stage="isolate" />;
+  if (isHoldable(gap)) return <HoldItem job={job} stage="isolate" id={gap} />;
+  return (
+    <a className="btn btn-primary btn-loud" href={`/jobs/${job.jobId}/make-safe#charge`}>
+      Read the volts
+    </a>
+  );
+}
+
+function LiveStep({ gap, screen, shop }: Pick<ReadyProps, "screen" | "shop"> & { readonly gap: LiveGap }) {
+  const { job } = screen;
+  const { how } = LIVE_GAP_WORDS[gap];
+  const outletName = shop.settings.residualOutlet;
+  if (gap === "outlet" || gap === "fixed-outlet")
+    return (
+      <>
+        <p className="mb-2">{how}</p>
+        <PlugIn job={job} stage="isolate" outletName={outletName} />
+      </>
+    );
+  return (
+    <>
+      <p className="mb-2">{how}</p>
+      <GapLink gap={gap} jobId={job.jobId} className="btn btn-primary btn-loud" />
+    </>
+  );
+}
+
+/** What is still to do after the first: named, so that nothing comes as a surprise. */
+function Then({ words }: { readonly words: readonly string[] }) {
+  return words.length === 0 ? null : <p className="mt-2 text-soft">Then: {words.join(" ")}</p>;
+}
+
+/**
+ * A move that the machine is not ready for is not shown as something to do: the way to it is, the move named below. What
+ * was done already is written down as what it was.
+ */
+export function MakeReady({ screen, shop, move, children }: ReadyProps) {
+  const [isLate, setIsLate] = useState(false);
+  const bench = screen.gaps(move.needs);
+  const live = screen.liveGaps(move.power);
+  const warnings = move.power === "off" ? [] : screen.liveWarnings;
+  const [firstBench, ...restBench] = bench;
+  const [firstLive, ...restLive] = live;
+  if (firstBench === undefined && firstLive === undefined)
+    return (
+      <>
+        {warnings.map((warning) => (
+          <p key={warning} className="mb-2 font-semibold text-brass">
+            {LIVE_WARNING_WORDS[warning]}
+          </p>
+        ))}
+        {children}
+        {move.power === "off" ? null : <Incident job={screen.job} stage="isolate" />}
+      </>
+    );
+  return (
+    <>
+      <div className="hatched my-3 rounded-[3px] border-[1.5px] border-ink p-2" data-testid="make-ready">
+        <div className="bg-paper px-4 py-3">
+          <p className="mb-2 font-semibold text-xl">
+            {firstBench ? BENCH_TITLES[firstBench] : firstLive ? LIVE_GAP_WORDS[firstLive].what : ""}
+          </p>
+          {firstBench ? <BenchStep gap={firstBench} screen={screen} /> : null}
+          {firstBench === undefined && firstLive ? (
+            <LiveStep gap={firstLive} screen={screen} shop={shop} />
+          ) : null}
+          <Then
+            words={
+              firstBench
+                ? restBench.map((gap) => `${BENCH_TITLES[gap].replace("First: ", "")}.`)
+                : restLive.map((gap) => LIVE_GAP_WORDS[gap].what)
+            }
+          />
+        </div>
+      </div>
+      <button
+        type="button"
+        className="min-h-11 text-teal underline underline-offset-4"
+        aria-expanded={isLate}
+        onClick={() => setIsLate(!isLate)}
+      >
+        It was done already: write it down
+      </button>
+      {isLate ? children : null}
+    </>
+  );
+}

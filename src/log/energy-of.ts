@@ -1,0 +1,25 @@
+import type { Entry } from "@/core/job/log/entry";
+import type { DeadCheck, Fault, Knowledge, Move } from "@/core/knowledge/types";
+import type { LineEvent } from "@/core/safety/energy-event";
+import type { EntryKind, Payloads } from "./schemas";
+
+/** What a kind's energy follows from beside its own payload. */
+export interface EnergyContext {
+  readonly moves: ReadonlyMap<string, Move>;
+  readonly faults: ReadonlyMap<string, Fault>;
+  readonly deadChecks: ReadonlyMap<string, DeadCheck>;
+  readonly signs: ReadonlyMap<string, Knowledge["signs"][number]>;
+  readonly stations: ReadonlyMap<string, Knowledge["stations"][number]>;
+  /** Answers that prove a fault which can explain what power did: `move:answer`. */
+  readonly proofs: ReadonlySet<string>;
+}
+
+/** What a line of this kind did to the energy in the machine and to what is proved of it. */
+export type EnergyOf<K extends EntryKind> = (
+  payload: Payloads[K],
+  context: EnergyContext,
+  /** Lines before this one that stand. */
+  earlier: readonly Entry[],
+) => readonly LineEvent[];
+
+export const answerKey = (moveId: string, outcomeId: string): string => `${moveId}:${outcomeId}`;

@@ -1,0 +1,3 @@
+import type { EnergyOf } from "../../energy-of";
+
+export const energy: EnergyOf<"closed"> = ({ access }) => [{ event: "closed", access }];

@@ -1,0 +1,4 @@
+import type { EnergyOf } from "../../energy-of";
+import { workOn } from "../../work-on";
+
+export const energy: EnergyOf<"removed"> = ({ sort }) => workOn(sort);

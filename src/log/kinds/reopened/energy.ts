@@ -1,0 +1,7 @@
+import type { EnergyOf } from "../../energy-of";
+
+/** It was away: nothing proved on the visit before counts on this one. */
+export const energy: EnergyOf<"reopened"> = () => [
+  { event: "worked", spoils: ["look", "earth", "insulation"], on: "reopened" },
+  { event: "may-have-had-power" },
+];
