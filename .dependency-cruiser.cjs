@@ -150,6 +150,7 @@ module.exports = {
         "isolation/isolate\\.input\\.ts$",
         "isolation/shop-counts\\.ts$",
         "decision/",
+        "markings/",
         "nameplate/",
         "job/",
       ),

@@ -47,7 +47,7 @@ export const LIVE_GAP_WORDS: Readonly<Record<LiveGap, LiveGapWords>> = {
   },
   failing: {
     what: "No power: insulation, earth or cord failed.",
-    how: "Mend it and take the same test again.",
+    how: "Dry it, find the leak or the broken conductor, mend it and take the same test again. What cannot be found goes to a licensed electrical workshop; local rules come first.",
     where: "make-safe",
   },
   "look-inside": {
@@ -73,7 +73,7 @@ export const LIVE_GAP_WORDS: Readonly<Record<LiveGap, LiveGapWords>> = {
   },
   clip: {
     what: "The clip is still on a capacitor.",
-    how: "Take the clip off, read the volts, and say so.",
+    how: "Take it off, hands away from the terminals, and say so.",
     where: "make-safe",
   },
   "fixed-outlet": {

@@ -39,8 +39,13 @@ export async function fromTheDoor(page: Page, address: string): Promise<void> {
   await expect(page.getByRole("heading", { name: "Is anything charged?" })).toBeVisible();
   await typeInto(page, /^What is printed on the start capacitor/, "145-174 uF 250 VAC");
   await page.keyboard.press("Enter");
+  await expect(page.getByTestId("resistor-refused")).toContainText("Say what the resistor bears");
+  await typeInto(page, "Watts", "5");
+  await typeInto(page, "Volts", "400");
   await expect(page.getByTestId("drain-time")).toContainText("12 s");
   await typeInto(page, "Volts read across it, direct", "0.3");
   await page.keyboard.press("Enter");
-  await expect(bench).toContainText("Unplugged, drained to 0.3 V");
+  await expect(bench).toContainText("Unplugged, 0.3 V, read once");
+  await press(page, "The clip stays on");
+  await expect(bench).toContainText("Unplugged, clip left on");
 }

@@ -57,7 +57,9 @@ async function makeSafe(page: Page): Promise<void> {
   await page.keyboard.press("Enter");
   await page.getByTestId("volts-start").fill("0.3");
   await page.keyboard.press("Enter");
-  await expect(page.getByTestId("bench-state")).toContainText("drained to 0.3 V");
+  await expect(page.getByTestId("bench-state")).toContainText("0.3 V, read once");
+  await tap(page, "The clip stays on");
+  await expect(page.getByTestId("bench-state")).toContainText("clip left on");
 }
 
 async function takeApart(page: Page, address: string, job: string): Promise<void> {
@@ -110,8 +112,8 @@ async function finalTestsAndRun(page: Page, address: string, job: string): Promi
   await expect(page.getByTestId("answer-earth-continuity")).toContainText("passed");
   await page.getByTestId("check-insulation").fill("90M");
   await page.keyboard.press("Enter");
-  await page.getByText("Behind an RCD (GFCI)", { exact: true }).click();
-  await tap(page, "Plugged in, hands off");
+  await tap(page, "The clip is off");
+  await page.getByRole("button", { name: /^Plugged in, hands off/ }).click();
   await expect(page.getByTestId("bench-state")).toContainText("Plugged in");
   const run = page.getByRole("region", { name: "Run it as the complaint comes" });
   await run.getByText("Hot", { exact: true }).click();

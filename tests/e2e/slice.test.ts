@@ -71,6 +71,9 @@ test("by keyboard alone: one machine from the door to the printed sheet", async 
   await typeInto(page, "Reading", "90M");
   await page.keyboard.press("Enter");
   await expect(page.getByRole("heading", { name: "Run it as the complaint comes" })).toBeVisible();
+  await press(page, "The clip is off");
+  await press(page, /^Plugged in, hands off/);
+  await expect(page.getByTestId("bench-state")).toContainText("Plugged in");
   await press(page, "Cold", " ");
   await typeInto(page, "For how many minutes", "10");
   await typeInto(page, "Amps before the repair", "4.9");

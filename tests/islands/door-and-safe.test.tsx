@@ -123,8 +123,12 @@ describe("made safe", () => {
 
   it("gas and high voltage end it here, whatever was measured", () => {
     show({ hazards: ["gas", "high-voltage"] });
-    const [alert] = screen.getAllByRole("alert");
-    expect(alert?.textContent).toContain("licensed gas fitter");
-    expect(alert?.textContent).toContain("the guidance ends here");
+    const alerts = screen
+      .getAllByRole("alert")
+      .map(({ textContent }) => textContent)
+      .join(" ");
+    expect(alerts).toContain("No power here: high voltage.");
+    expect(alerts).toContain("licensed gas fitter");
+    expect(alerts).toContain("the guidance ends here");
   });
 });

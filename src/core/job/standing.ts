@@ -34,13 +34,15 @@ export interface Standing extends Pick<JobView, Whole> {
   /** Every way the complaint was told, first and since. */
   readonly told: readonly Pick<Complaint, "circumstance" | "afterMinutes">[];
   /** Lines of guards, covers and other protection that were left out. */
+  /** Line of the last work on a brake; 0 when there was none. */
+  readonly brakeSeq: number;
   readonly protectionLeftOut: readonly number[];
   readonly parts: readonly Pick<JobView["parts"][number], "label" | "fit">[];
   readonly decision:
     | (Pick<NonNullable<JobView["decision"]>, "route" | "label" | "repairs"> & { readonly seq: number })
     | null;
   readonly removed: readonly (Pick<JobView["removed"][number], "seq"> & { readonly refit: Placed | null })[];
-  readonly runs: readonly (Pick<AcceptanceRun, "result" | "circumstance" | "minutes"> & {
+  readonly runs: readonly (Pick<AcceptanceRun, "result" | "circumstance" | "minutes" | "figures"> & {
     readonly seq: number;
   })[];
   readonly signedOff: Pick<NonNullable<JobView["signedOff"]>, "word" | "seq" | "at"> | null;
@@ -89,6 +91,7 @@ export function standingOf(view: JobView): Standing {
     answers: view.answers.map(({ seq: line }) => ({ seq: line })),
     interventions: view.interventions.map(({ seq: line, isConsequence }) => ({ seq: line, isConsequence })),
     told: view.told.map(({ circumstance, afterMinutes }) => ({ circumstance, afterMinutes })),
+    brakeSeq: view.brakeSeq,
     protectionLeftOut: view.protectionLeftOut,
     parts: view.parts.map(({ label, fit }) => ({ label, fit })),
     decision: decision && {
@@ -98,11 +101,12 @@ export function standingOf(view: JobView): Standing {
       repairs: decision.repairs,
     },
     removed: view.removed.map(({ seq: line, refit }) => ({ seq: line, refit: refit && placeOf(refit) })),
-    runs: view.runs.map(({ seq: line, result, circumstance, minutes }) => ({
+    runs: view.runs.map(({ seq: line, result, circumstance, minutes, figures }) => ({
       seq: line,
       result,
       circumstance,
       minutes,
+      figures,
     })),
     signedOff: signedOff && { seq: signedOff.seq, at: signedOff.at, word: signedOff.word },
     followUps: view.followUps.map(

@@ -17,8 +17,7 @@ export const TOUCHES = [
 export type Touch = (typeof TOUCHES)[number];
 
 /** What must be settled before hands go to the machine. `turning` adds that blades are blocked. */
-export const BENCH_NEEDS = ["none", "plug-out", "held", "turning", "hands-inside", "turning-inside"] as const;
-export type BenchNeed = (typeof BENCH_NEEDS)[number];
+export type BenchNeed = "none" | "plug-out" | "held" | "turning" | "hands-inside" | "turning-inside";
 
 /** What a need asks for, beside the plug. */
 export interface NeedParts {
@@ -64,12 +63,11 @@ const NEEDS: Readonly<Record<Touch, BenchNeed>> = {
 /** What the bench state must be for all that is touched together. */
 export function needOf(touches: readonly Touch[]): BenchNeed {
   const parts = touches.map((touch) => PARTS[NEEDS[touch]]);
-  const asks = (part: keyof NeedParts): boolean => parts.some((one) => one[part]);
-  return (
-    BENCH_NEEDS.find((need) =>
-      (Object.keys(PARTS.none) as (keyof NeedParts)[]).every((part) => PARTS[need][part] === asks(part)),
-    ) ?? "turning-inside"
-  );
+  const isDrained = parts.some((one) => one.isDrained);
+  if (parts.some((one) => one.isBlocked)) return isDrained ? "turning-inside" : "turning";
+  if (isDrained) return "hands-inside";
+  if (parts.some((one) => one.isHeld)) return "held";
+  return parts.some((one) => one.isPlugOut) ? "plug-out" : "none";
 }
 
 /**

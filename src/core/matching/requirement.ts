@@ -45,7 +45,7 @@ function protectionOf(mark: CapacitorMark): string | undefined {
 
 /**
  * The requirement that an old capacitor's marking makes, each value with where it came from.
- * @param supplyVolts what is assumed from where the mark names no voltage
+ * @param supplyVolts the strictest supply that is known: no part below what it asks for, whatever the old one was
  */
 export function capacitorRequirement(
   mark: CapacitorMark,
@@ -54,8 +54,11 @@ export function capacitorRequirement(
   hasResistor: boolean,
   limits: Limits,
 ): CapacitorRequirement {
-  const volts =
-    mark.voltsAc ?? Math.ceil(denoise(supplyVolts * limitOf(limits, `${role}-volts-per-supply`).value));
+  const timesSupply = (row: string): number => Math.ceil(denoise(supplyVolts * limitOf(limits, row).value));
+  const marked = mark.voltsAc ?? timesSupply(`${role}-volts-per-supply`);
+  const floor = timesSupply(`${role}-volts-floor`);
+  // What was fitted before may have been wrong already: the stricter of mark and supply decides.
+  const volts = Math.max(marked, floor);
   const lifeClass = role === "run" ? markedClass(mark, "class") : undefined;
   const protectionClass = role === "run" ? protectionOf(mark) : undefined;
   const band =
@@ -80,7 +83,7 @@ export function capacitorRequirement(
     needed: [
       one("kind", mark.role === role ? "marked" : "assumed"),
       one("capacitance", "marked"),
-      one("voltage", mark.voltsAc === undefined ? "assumed" : "marked"),
+      one("voltage", mark.voltsAc === undefined ? "assumed" : volts > marked ? "worked-out" : "marked"),
       one("alternating", "worked-out"),
       ...(role === "run"
         ? [classOf("life-class", lifeClass), classOf("protection-class", protectionClass)]

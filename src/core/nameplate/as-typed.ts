@@ -5,7 +5,8 @@ import type { QuantityId } from "../quantity/reading";
 import { type PlateLimits, type PlateMeaning, type PlateValues, plateMeaning } from "./meaning";
 import { parsePower } from "./power";
 
-function readOf(typed: string, quantity: QuantityId): number | undefined {
+/** The value of a plate's field as typed, SI; undefined where it tells none. */
+export function readOf(typed: string, quantity: QuantityId): number | undefined {
   const parsed = typed.trim() === "" ? undefined : parseReading(typed, quantity);
   return parsed?.ok && parsed.value.reading.kind === "value" ? parsed.value.reading.value : undefined;
 }

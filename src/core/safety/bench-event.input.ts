@@ -41,6 +41,8 @@ const BENCH_EVENTS = {
     dielectric: oneOf("Dielectric", ["film", "electrolytic", "not-known"]),
   }),
   "stored-clip": strictObject({ event: oneOf("event", ["stored-clip"]), id: storeId }),
+  /** Every clip is off again: what it was on may hold a charge. */
+  "clips-off": strictObject({ event: oneOf("event", ["clips-off"]) }),
   "stored-none": strictObject({
     event: oneOf("event", ["stored-none"]),
     id: storeId,

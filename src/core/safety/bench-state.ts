@@ -81,6 +81,8 @@ export interface BenchMachine {
   readonly holds: readonly Holdable[];
   /** What is never done here to such a machine. */
   readonly blocks: readonly ("inside" | "power")[];
+  /** Another supply feeds it beside the one it is unplugged from. */
+  readonly hasSecondFeed: boolean;
   /** Its family belongs to others but for what is done unplugged. */
   readonly isOutOfScope: boolean;
 }
@@ -247,6 +249,8 @@ export function applyBenchEvent(
       );
     case "stored-volts":
       return ok(storedVolts(state, event, at, limits));
+    case "clips-off":
+      return ok({ ...state, stored: state.stored.filter(({ clip }) => clip !== true) });
     case "stored-none":
       return storedNone(state, event, at, machine);
     case "stored-clip":
@@ -331,6 +335,8 @@ const SETTLED: ReadonlySet<ChargeState> = new Set<ChargeState>(["drained", "clip
 /** Nothing from outside reaches it. A battery machine that is not on a charger has no plug to speak of. */
 function isCutOff(state: BenchState, machine: BenchMachine): boolean {
   if (machine.connection === "battery") return state.plug !== "plugged-in";
+  // Two feeds: a plug that is out says nothing of the other one; only volts read do.
+  if (machine.hasSecondFeed) return state.plug === "isolated" && state.provenDead !== undefined;
   return state.plug === "unplugged" || (state.plug === "isolated" && state.provenDead !== undefined);
 }
 

@@ -72,7 +72,7 @@ const instruments = yup
 export const settingsSchema = strictObject({
   shopName: yup.string().label("Name of the shop").required().max(60),
   region: yup.string().label("Region").required().max(60),
-  volts: finiteNumber().label("Supply volts").required().min(10).max(500),
+  volts: finiteNumber().label("Supply volts").required().min(90).max(500),
   hertz: finiteNumber().label("Supply hertz").required().min(10).max(400),
   /** IANA time zone: day boundaries and due dates are the shop's own. */
   zone: yup.string().label("Time zone").required().test({

@@ -33,3 +33,8 @@ export const DEFAULT_SETTINGS: Settings = {
   usesCounts: false,
   limits: {},
 };
+
+/** Whether the shop has named an outlet behind a residual-current device: without one nothing is run or measured live. */
+export function isOutletNamed({ residualOutlet }: Pick<Settings, "residualOutlet">): boolean {
+  return residualOutlet.trim() !== "";
+}

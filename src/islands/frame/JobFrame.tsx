@@ -5,6 +5,7 @@ import { BenchBadge } from "./BenchBadge";
 import { JobLedger } from "./JobLedger";
 import { JobShaft } from "./JobShaft";
 import { Lapsed } from "./Lapsed";
+import { StopBar } from "./StopBar";
 import { TopBar } from "./TopBar";
 import { Undo } from "./Undo";
 import type { JobScreen } from "./use-job-screen";
@@ -42,6 +43,7 @@ export function JobFrame({ screen, shop, stage, children }: JobFrameProps) {
         <JobShaft jobId={job.jobId} now={stage} collars={collars} />
         <main className="min-w-0 flex-1 px-4 py-4 md:px-6">
           <Lapsed screen={screen} shop={shop} stage={stage} />
+          <StopBar screen={screen} />
           {children}
           <JobLedger job={job} shop={shop} stage={stage} />
           <Undo job={job} shop={shop} stage={stage} />

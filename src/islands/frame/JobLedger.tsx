@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { tellsOfFailure } from "@/core/job/log/failure";
 import type { JobView, LedgerLine } from "@/core/job/log/reduce";
 import type { Stage } from "@/core/job/stages";
 import { formatInstant } from "@/core/quantity/format";
@@ -46,6 +47,28 @@ function Line({ line, shop, say, isBusy, onStrike }: LineProps) {
   );
 }
 
+/** A line that tells of something that failed goes only with its reason. */
+function WhyStruck({ line, onStrike }: { readonly line: number; onStrike(why: string): void }) {
+  const [why, setWhy] = useState("");
+  return (
+    <form
+      className="flex flex-wrap items-end gap-3 border-rule border-t py-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (why.trim() !== "") onStrike(why);
+      }}
+    >
+      <label className="grow">
+        <span className="label-line">Line {line} tells of something that failed. Why is it struck out?</span>
+        <input className="input" value={why} onChange={(event) => setWhy(event.target.value)} />
+      </label>
+      <button type="submit" className="btn btn-outline">
+        Strike it out
+      </button>
+    </form>
+  );
+}
+
 const SHORT = 6;
 
 /** Every line of the job, newest first; each can be struck out and restored, none is lost. */
@@ -62,9 +85,16 @@ export function JobLedger({
   const [problem, setProblem] = useState<string | undefined>(undefined);
   const [isBusy, setIsBusy] = useState(false);
   const [isWhole, setIsWhole] = useState(false);
-  const strike = async (line: LedgerLine): Promise<void> => {
+  const [asked, setAsked] = useState<LedgerLine | undefined>(undefined);
+  const strike = async (line: LedgerLine, why = ""): Promise<void> => {
+    const isFailure = tellsOfFailure(line) || job.live.failing.some(({ seq }) => seq === line.seq);
+    if (!line.isStruck && isFailure && why === "") {
+      setAsked(line);
+      return;
+    }
     setIsBusy(true);
-    const payload = line.isStruck ? { seq: line.seq } : { seq: line.seq, why: "" };
+    setAsked(undefined);
+    const payload = line.isStruck ? { seq: line.seq } : { seq: line.seq, why };
     const kept = await postEntry(job.jobId, { kind: line.isStruck ? "restored" : "struck", stage, payload });
     setProblem(kept.ok ? undefined : kept.issues.map(({ message }) => message).join(" "));
     setIsBusy(false);
@@ -82,9 +112,19 @@ export function JobLedger({
           {problem}
         </p>
       ) : null}
+      {asked ? (
+        <WhyStruck key={asked.seq} line={asked.seq} onStrike={(why) => void strike(asked, why)} />
+      ) : null}
       <ol data-testid="ledger">
         {visible.map((line) => (
-          <Line key={line.seq} line={line} shop={shop} say={say} isBusy={isBusy} onStrike={strike} />
+          <Line
+            key={line.seq}
+            line={line}
+            shop={shop}
+            say={say}
+            isBusy={isBusy}
+            onStrike={(one) => void strike(one)}
+          />
         ))}
       </ol>
       {newestFirst.length > SHORT ? (

@@ -84,7 +84,7 @@ export function PlugQuestion(props: QuestionProps) {
       {label}
     </button>
   );
-  const { connection } = job.machine;
+  const { connection, hasSecondFeed } = job.machine;
   const battery = hasOwnBattery(job.machine) ? (
     <div className="flex flex-wrap gap-3">
       {button("Battery is out", { event: "battery", is: "out" })}
@@ -96,7 +96,12 @@ export function PlugQuestion(props: QuestionProps) {
   ) : null;
   return (
     <div className="grid gap-3">
-      {connection === "fixed" ? <Isolated {...props} /> : null}
+      {hasSecondFeed ? (
+        <p className="font-semibold">
+          Two feeds: both off, then read dead. A plug that is out says nothing of the other.
+        </p>
+      ) : null}
+      {connection === "fixed" || hasSecondFeed ? <Isolated {...props} /> : null}
       {connection === "fixed" || connection === "battery" ? null : (
         <div className="flex flex-wrap gap-3">
           {EVIDENCE.map(({ evidence, label }) => button(label, { event: "unplugged", evidence }))}

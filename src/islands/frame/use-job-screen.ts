@@ -7,6 +7,7 @@ import type { BenchNeed, PowerUse } from "@/core/knowledge/touches";
 import { asSeen, type BenchGap, type BenchState, gapsFor } from "@/core/safety/bench-state";
 import { type BenchSummary, benchSummary } from "@/core/safety/bench-summary";
 import { type LiveGap, type LiveWarning, liveGaps, liveWarnings } from "@/core/safety/live-work";
+import { isOutletNamed } from "@/core/shop/settings";
 import type { Shop } from "@/core/shop/shop";
 import { useNow } from "../state/clock";
 import { $job, useJob } from "../state/job";
@@ -43,7 +44,7 @@ export function useJobScreen(fromPage: JobView, shop: Shop): JobScreen {
   return useMemo(() => {
     const bench = asSeen(job.bench, isPlugFresh);
     const context = { deadChecks, moves, tools, limits, now, zone, isPlugFresh };
-    const facts = liveFactsOf(job, bench, { deadChecks, isOutletNamed: residualOutlet !== "" });
+    const facts = liveFactsOf(job, bench, { deadChecks, isOutletNamed: isOutletNamed({ residualOutlet }) });
     return {
       job,
       now,

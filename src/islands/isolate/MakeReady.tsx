@@ -5,6 +5,7 @@ import { HOLDABLE } from "@/core/safety/hazards";
 import type { LiveGap } from "@/core/safety/live-work";
 import type { Shop } from "@/core/shop/shop";
 import { LIVE_GAP_WORDS, LIVE_WARNING_WORDS } from "@/log/gap-words";
+import { ClipsOff } from "../frame/ClipsOff";
 import { GapLink } from "../frame/GapLink";
 import { HoldItem } from "../frame/HoldItem";
 import { Incident } from "../frame/Incident";
@@ -58,6 +59,13 @@ function LiveStep({ gap, screen, shop }: Pick<ReadyProps, "screen" | "shop"> & {
         <PlugIn job={job} stage="isolate" outletName={outletName} />
       </>
     );
+  if (gap === "clip")
+    return (
+      <>
+        <p className="mb-2">{how}</p>
+        <ClipsOff job={job} stage="isolate" />
+      </>
+    );
   return (
     <>
       <p className="mb-2">{how}</p>
@@ -71,18 +79,47 @@ function Then({ words }: { readonly words: readonly string[] }) {
   return words.length === 0 ? null : <p className="mt-2 text-soft">Then: {words.join(" ")}</p>;
 }
 
-/**
- * A move that the machine is not ready for is not shown as something to do: the way to it is, the move named below. What
- * was done already is written down as what it was.
- */
-export function MakeReady({ screen, shop, move, children }: ReadyProps) {
-  const [isLate, setIsLate] = useState(false);
-  const bench = screen.gaps(move.needs);
-  const live = screen.liveGaps(move.power);
-  const warnings = move.power === "off" ? [] : screen.liveWarnings;
+/** What stands between this machine and a move, hands or power. */
+export function gapsOf(screen: JobScreen, move: Move) {
+  return { bench: screen.gaps(move.needs), live: screen.liveGaps(move.power) };
+}
+
+/** The way to a move that the machine is not ready for: the first thing to do as the headline, the rest named. */
+export function WayThere({ screen, shop, move }: Omit<ReadyProps, "children">) {
+  const { bench, live } = gapsOf(screen, move);
   const [firstBench, ...restBench] = bench;
   const [firstLive, ...restLive] = live;
-  if (firstBench === undefined && firstLive === undefined)
+  return (
+    <div className="hatched mt-2 mb-3 rounded-[3px] border-[1.5px] border-ink p-2" data-testid="make-ready">
+      <div className="bg-paper px-4 py-3">
+        <h1 className="mb-2 font-bold text-2xl leading-tight tracking-tight">
+          {firstBench ? BENCH_TITLES[firstBench] : firstLive ? LIVE_GAP_WORDS[firstLive].what : ""}
+        </h1>
+        {firstBench ? <BenchStep gap={firstBench} screen={screen} /> : null}
+        {firstBench === undefined && firstLive ? (
+          <LiveStep gap={firstLive} screen={screen} shop={shop} />
+        ) : null}
+        <Then
+          words={
+            firstBench
+              ? restBench.map((gap) => `${BENCH_TITLES[gap].replace("First: ", "")}.`)
+              : restLive.map((gap) => LIVE_GAP_WORDS[gap].what)
+          }
+        />
+      </div>
+    </div>
+  );
+}
+
+/**
+ * A move that the machine is not ready for is not shown as something to do: what was done already is written down as what
+ * it was.
+ */
+export function MakeReady({ screen, move, children }: Omit<ReadyProps, "shop">) {
+  const [isLate, setIsLate] = useState(false);
+  const { bench, live } = gapsOf(screen, move);
+  const warnings = move.power === "off" ? [] : screen.liveWarnings;
+  if (bench.length === 0 && live.length === 0)
     return (
       <>
         {warnings.map((warning) => (
@@ -96,24 +133,6 @@ export function MakeReady({ screen, shop, move, children }: ReadyProps) {
     );
   return (
     <>
-      <div className="hatched my-3 rounded-[3px] border-[1.5px] border-ink p-2" data-testid="make-ready">
-        <div className="bg-paper px-4 py-3">
-          <p className="mb-2 font-semibold text-xl">
-            {firstBench ? BENCH_TITLES[firstBench] : firstLive ? LIVE_GAP_WORDS[firstLive].what : ""}
-          </p>
-          {firstBench ? <BenchStep gap={firstBench} screen={screen} /> : null}
-          {firstBench === undefined && firstLive ? (
-            <LiveStep gap={firstLive} screen={screen} shop={shop} />
-          ) : null}
-          <Then
-            words={
-              firstBench
-                ? restBench.map((gap) => `${BENCH_TITLES[gap].replace("First: ", "")}.`)
-                : restLive.map((gap) => LIVE_GAP_WORDS[gap].what)
-            }
-          />
-        </div>
-      </div>
       <button
         type="button"
         className="min-h-11 text-teal underline underline-offset-4"

@@ -7,7 +7,7 @@ import { Choices } from "../fields/Choices";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
 import { inSentence } from "../words/in-sentence";
-import { MakeReady } from "./MakeReady";
+import { gapsOf, MakeReady, WayThere } from "./MakeReady";
 import type { MoveProps } from "./move-props";
 import { ToolReading } from "./ToolReading";
 
@@ -209,7 +209,9 @@ export function NextMove(
     readonly first: RatedMove | undefined;
   },
 ) {
-  const { move, isRaised, isOwnChoice } = props;
+  const { move, screen, isRaised, isOwnChoice } = props;
+  const gaps = gapsOf(screen, move);
+  const isReady = gaps.bench.length === 0 && gaps.live.length === 0;
   const tool = props.shop.tools.find(({ judges }) => judges.includes(move.id));
   const likeliest = [...(props.rated?.answers ?? [])].sort((one, other) => other.chance - one.chance)[0];
   const why = likeliest
@@ -217,8 +219,17 @@ export function NextMove(
     : "It would change nothing that is done next.";
   return (
     <section aria-label="Next move" className="move px-5 py-4" data-testid="next-move">
-      <h2 className="font-semibold text-soft">{isOwnChoice ? "Your choice" : "Next move"}</h2>
-      <h1 className="font-bold text-2xl leading-tight tracking-tight md:text-[32px]">{move.title}</h1>
+      <h2 className="font-semibold text-soft">
+        {isReady ? (isOwnChoice ? "Your choice" : "Next move") : "Make it safe for this"}
+      </h2>
+      {isReady ? (
+        <h1 className="font-bold text-2xl leading-tight tracking-tight md:text-[32px]">{move.title}</h1>
+      ) : (
+        <>
+          <WayThere screen={screen} shop={props.shop} move={move} />
+          <h3 className="font-bold text-xl leading-tight">{move.title}</h3>
+        </>
+      )}
       <p className="mt-1 text-[17px]">{move.how}</p>
       <Care move={move} shop={props.shop} knowledge={props.knowledge} />
       <p className="mb-1 text-soft">{why}</p>
@@ -229,7 +240,7 @@ export function NextMove(
         </p>
       ) : null}
       <Facts {...props} />
-      <MakeReady screen={props.screen} shop={props.shop} move={move}>
+      <MakeReady screen={screen} move={move}>
         {tool ? (
           <ToolReading key={`${tool.id}:${move.id}`} {...props} toolId={tool.id} />
         ) : (

@@ -1,5 +1,4 @@
 import { Problem } from "../fields/Problem";
-import { BenchGate } from "../frame/BenchGate";
 import { usePost } from "../state/use-post";
 import { givenFor } from "../tools/given";
 import { AskedFields, MainFields } from "../tools/ToolFields";
@@ -15,18 +14,21 @@ function Sheet({ screen, shop, move, loaded }: ReadingProps & { readonly loaded:
   const { ask, post, problem } = usePost(job.jobId);
   const { tool } = loaded;
   const given = givenFor(job, move);
+  const takenNow = (): "now" | "afterwards" =>
+    screen.gaps(move.needs).length > 0 || screen.liveGaps(move.power).length > 0 ? "afterwards" : "now";
   const model = useToolSheet({
     tool,
     draftKey: `${job.jobId}:${move.id}`,
     given,
     shop,
     target: {
-      isGated: () => screen.gaps(move.needs).length > 0 || screen.liveGaps(move.power).length > 0,
-      keep: (input, taken) =>
+      // What stands in the way is shown above: whoever writes it down all the same did it before.
+      isGated: () => false,
+      keep: (input) =>
         ask({
           kind: "reading",
           stage: "isolate",
-          payload: { of: "tool", toolId: tool.id, moveId: move.id, input, taken },
+          payload: { of: "tool", toolId: tool.id, moveId: move.id, input, taken: takenNow() },
         }),
     },
   });
@@ -34,7 +36,12 @@ function Sheet({ screen, shop, move, loaded }: ReadingProps & { readonly loaded:
     post({
       kind: "answer",
       stage: "isolate",
-      payload: { moveId: move.id, outcomeId, circumstance: "cold", taken: "now" },
+      payload: {
+        moveId: move.id,
+        outcomeId,
+        circumstance: "cold",
+        taken: outcomeId === "could-not" ? "now" : takenNow(),
+      },
     });
   return (
     <>
@@ -46,16 +53,6 @@ function Sheet({ screen, shop, move, loaded }: ReadingProps & { readonly loaded:
       <AskedFields model={model} shop={shop} />
       <MainFields model={model} shop={shop} />
       <ReadingPart model={model} whose={`Job ${job.jobId} · ${job.takenIn?.machine ?? ""}`} />
-      {model.isGated ? (
-        <BenchGate
-          screen={screen}
-          stage="isolate"
-          need={move.needs}
-          about={model.reading?.model.text || "this reading"}
-          onSettled={model.settled}
-          onAfterwards={() => model.keep("afterwards")}
-        />
-      ) : null}
       <Problem text={model.problem ?? problem} />
       <div className="mt-3 flex flex-wrap gap-2.5">
         <button type="button" className="btn btn-outline" onClick={say("not-sure")}>

@@ -1,5 +1,5 @@
 import type { JobView } from "@/core/job/log/reduce";
-import { failedChecks, owedChecks } from "@/core/job/next-step";
+import { owedChecks } from "@/core/job/next-step";
 import { owedBeforePower, spoiltAt } from "@/core/safety/live-work";
 import type { Shop } from "@/core/shop/shop";
 import { DeadChecks } from "../frame/DeadChecks";
@@ -27,24 +27,6 @@ const PLUG_TITLES: Readonly<Record<JobView["machine"]["connection"], string>> = 
 function plugTitle({ machine }: JobView): string {
   if (machine.hasBattery && machine.connection !== "battery") return "Are plug and battery out?";
   return PLUG_TITLES[machine.connection];
-}
-
-function Stop({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
-  const failed = failedChecks(job).map(
-    (id) => shop.deadChecks.find((check) => check.id === id)?.label.split(",")[0] ?? id,
-  );
-  if (failed.length === 0) return null;
-  return (
-    <div role="alert" className="hatched mb-3 rounded-[3px] border-[1.5px] border-ink p-2">
-      <div className="bg-paper px-4 py-2.5">
-        <b className="text-xl">No power: {failed.join(" and ").toLowerCase()} failed.</b>
-        <p>
-          Dry it, find the leak or the broken conductor, and measure again. What cannot be found goes to a
-          licensed electrical workshop; local rules come first.
-        </p>
-      </div>
-    </div>
-  );
 }
 
 function Ready({ screen }: { readonly screen: JobScreen }) {
@@ -140,7 +122,6 @@ export function MakeSafeScreen({ job, shop }: { readonly job: JobView; readonly 
   return (
     <JobFrame screen={screen} shop={shop} stage="make-safe">
       <h1 className="sr-only">Make safe</h1>
-      <Stop job={screen.job} shop={shop} />
       <HazardStops job={screen.job} shop={shop} />
       {isAwake ? <Parts screen={screen} shop={shop} /> : null}
     </JobFrame>

@@ -211,7 +211,7 @@ function Item(props: ItemProps) {
           {id === "start" || id === "run" ? <MarkField key={kept?.seq} job={job} id={id} /> : null}
           {id === "suppressor" ? (
             <p className="text-soft">
-              Marked up to 0.1 µF it bites but does not hurt; larger ones do. Read it where the plug’s pins
+              Marked up to 0.1 μF it bites but does not hurt; larger ones do. Read it where the plug’s pins
               are, the machine’s own switch on.
             </p>
           ) : (

@@ -5,6 +5,7 @@ import type { CapacitorPart } from "@/core/knowledge/types";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { type RankedCapacitor, rankCapacitors } from "@/core/matching/rank";
 import { type CapacitorRequirement, capacitorRequirement } from "@/core/matching/requirement";
+import { supplyOf } from "@/core/nameplate/supply";
 import { formatMoney } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { Choices } from "../fields/Choices";
@@ -166,14 +167,9 @@ export function MatchScreen({ job: fromPage, shop, parts }: MatchProps) {
   const [place, setPlace] = useState<Place>(bad.at(-1) ?? job.capacitors[0]?.id ?? "start");
   const kept = job.capacitors.find(({ id }) => id === place);
   const mark = kept ? parseCapacitorMark(kept.mark) : undefined;
+  const supply = supplyOf(job.plate?.volts ?? "", shop.settings.volts);
   const need = mark?.ok
-    ? capacitorRequirement(
-        mark.value,
-        place,
-        shop.settings.volts,
-        hadResistor(job, place, shop.moves),
-        shop.limits,
-      )
+    ? capacitorRequirement(mark.value, place, supply.volts, hadResistor(job, place, shop.moves), shop.limits)
     : undefined;
   const Nothing = job.capacitors.length > 0 || job.machine.stores.length > 0 ? NoMarking : NoCapacitor;
   return (
@@ -192,6 +188,12 @@ export function MatchScreen({ job: fromPage, shop, parts }: MatchProps) {
           />
         </div>
       ) : null}
+      {supply.plateDisagrees === undefined ? null : (
+        <p role="status" className="mb-3 font-semibold text-brass" data-testid="supply-disagrees">
+          The plate says {supply.plateDisagrees} V, the shop has {shop.settings.volts} V. Settle which of them
+          feeds it before anything is fitted: until then the higher one decides.
+        </p>
+      )}
       {need ? (
         <Sheet key={place} job={job} shop={shop} parts={parts} place={place} need={need} />
       ) : (

@@ -2,7 +2,7 @@ import { useState } from "react";
 import { EMPTY_REFITTED_FACTS } from "@/core/job/log/empty-facts";
 import type { JobView } from "@/core/job/log/reduce";
 import type { ToPutBack } from "@/core/job/reassembly/put-back";
-import type { OffLine as Off } from "@/core/job/reassembly/reassembly";
+import { isProtective, type OffLine as Off } from "@/core/job/reassembly/reassembly";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
 import { offWords } from "../words/put-back";
@@ -88,16 +88,22 @@ function Carried({ carries, onFitted }: CarriedProps) {
   );
 }
 
-function Why({ onLeave }: { onLeave(why: string): void }) {
+function Why({ off, onLeave }: { readonly off: Off; onLeave(why: string): void }) {
   const [why, setWhy] = useState("");
+  const isGuard = isProtective(off);
   return (
     <div className="mt-2 flex flex-wrap items-end gap-2">
+      {isGuard ? (
+        <p className="w-full font-semibold text-oxide">
+          It keeps someone from harm: it cannot be left out. Not fitted, the machine leaves with “do not use”.
+        </p>
+      ) : null}
       <label className="grow">
-        <span className="label-line">Why it is left out</span>
+        <span className="label-line">{isGuard ? "Why it is not fitted" : "Why it is left out"}</span>
         <input className="input" value={why} onChange={(event) => setWhy(event.target.value)} />
       </label>
       <button type="button" className="btn btn-outline" onClick={() => onLeave(why)}>
-        Leave it out
+        {isGuard ? "Not fitted: do not use" : "Leave it out"}
       </button>
     </div>
   );
@@ -209,7 +215,9 @@ export function OffLine({ job, one, isNow, carries, handle, onPin }: LineProps) 
       {form === "carried" ? (
         <Carried carries={carries} onFitted={(carried) => void refit("replaced", { carried })} />
       ) : null}
-      {form === "left-out" ? <Why onLeave={(why) => void refit("left-out", { why })} /> : null}
+      {form === "left-out" && off ? (
+        <Why off={off} onLeave={(why) => void refit("left-out", { why })} />
+      ) : null}
       <Problem text={problem} />
     </div>
   );

@@ -34,7 +34,7 @@ function Text({
   className = "",
 }: {
   readonly model: Model;
-  readonly name: "shopName" | "volts" | "hertz" | "zone" | "currency" | "labourRate";
+  readonly name: "shopName" | "volts" | "hertz" | "zone" | "currency" | "labourRate" | "residualOutlet";
   readonly label: string;
   readonly list?: string;
   readonly className?: string;
@@ -178,6 +178,13 @@ function SetUpForm(props: SetUpProps) {
           <Text model={model} name="zone" label="Time zone" list="zones" />
           <Text model={model} name="currency" label="Currency" list="currencies" />
           <Text model={model} name="labourRate" label={`Labour an hour, ${model.draft.currency}`} />
+          <div className="sm:col-span-2">
+            <Text model={model} name="residualOutlet" label="Outlet behind an RCD (GFCI), as you call it" />
+            <p className="mt-1 text-soft">
+              No machine is run or measured live here without one: a plug-in adapter does. Try its test button
+              each month.
+            </p>
+          </div>
         </section>
         <section aria-label="Ways of working" className="grid content-start gap-4">
           <Choices

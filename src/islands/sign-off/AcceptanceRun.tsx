@@ -8,6 +8,7 @@ import { LIVE_GAP_WORDS } from "@/log/gap-words";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
+import { ClipsOff } from "../frame/ClipsOff";
 import { GapLink } from "../frame/GapLink";
 import { Incident } from "../frame/Incident";
 import { PlugIn } from "../frame/PlugIn";
@@ -61,9 +62,9 @@ function Blocked({ job, gaps }: { readonly job: JobView; readonly gaps: readonly
   const { what, how } = LIVE_GAP_WORDS[first];
   return (
     <div role="alert" className="hatched mb-3 rounded-[3px] border-[1.5px] border-ink p-2">
-      <p className="bg-paper px-3 py-2">
-        <b>{what}</b> {how}{" "}
-        {first === "dead-checks" ? null : (
+      <div className="bg-paper px-3 py-2">
+        <b>{what}</b> {how} {first === "clip" ? <ClipsOff job={job} stage="sign-off" /> : null}
+        {first === "dead-checks" || first === "clip" ? null : (
           <GapLink
             gap={first}
             jobId={job.jobId}
@@ -71,7 +72,7 @@ function Blocked({ job, gaps }: { readonly job: JobView; readonly gaps: readonly
           />
         )}{" "}
         A run that was made already can be kept as entered afterwards: it never counts for “repaired”.
-      </p>
+      </div>
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import type { SignedOff } from "@/core/job/log/entry";
+import { tellsOfFailure } from "@/core/job/log/failure";
 import type { JobView } from "@/core/job/log/reduce";
 import { beforeAfter } from "@/core/job/sign-off/before-after";
 import { billOf } from "@/core/job/sign-off/bill";
@@ -82,6 +83,7 @@ function Tests({ job, shop }: Pick<SheetProps, "job" | "shop">) {
               <>
                 <b>{shown ? `${shown.number} ${shown.unit}` : reading.entered}</b>,{" "}
                 {reading.limit === null ? LOOKED[reading.verdict] : verdicts[reading.verdict]}
+                {reading.taken === "afterwards" ? ", written down afterwards" : ""}
                 {reading.limit === null
                   ? ""
                   : ` of ${formatText(reading.limit, reading.reading?.kind === "value" ? reading.reading.unit : "Ω")} (${sourceWords(reading, shop)})`}
@@ -117,6 +119,43 @@ function Said({ job, word, shop }: Pick<SheetProps, "job" | "shop"> & { readonly
         ) : null}
       </div>
     </div>
+  );
+}
+
+/** Until when a temporary part may stay. */
+function endWords({ followUps }: JobView): string {
+  const end = followUps.find(({ about, onDay }) => about === "temporary-part" && onDay !== null)?.onDay;
+  return end ? `until ${formatDay(end)}` : "with no day set on which it comes out";
+}
+
+/** Failures that were struck out, with their reasons: they are not forgotten unless the same test passed since. */
+function StruckFailures({ job, shop }: Pick<SheetProps, "job" | "shop">) {
+  const say = useLineWords(job, shop);
+  const reasons = new Map(
+    job.ledger.flatMap((line) => (line.kind === "struck" ? [[line.payload.seq, line.payload.why]] : [])),
+  );
+  const isAnswered = (line: JobView["ledger"][number]): boolean => {
+    if (line.kind !== "reading" || line.payload.of !== "dead-check") return false;
+    const { checkId } = line.payload;
+    return job.deadChecks.some(
+      (one) => one.checkId === checkId && one.verdict === "passed" && one.seq > line.seq,
+    );
+  };
+  const struck = job.ledger.filter((line) => line.isStruck && tellsOfFailure(line) && !isAnswered(line));
+  if (struck.length === 0) return null;
+  return (
+    <Block title="Struck out">
+      <ul>
+        {struck.map((line) => (
+          <li key={line.seq}>
+            <s>{say(line)}</s>{" "}
+            <span className="text-soft">
+              (line {line.seq}: {reasons.get(line.seq)})
+            </span>
+          </li>
+        ))}
+      </ul>
+    </Block>
   );
 }
 
@@ -187,12 +226,13 @@ function Sheet({ job, ownerName, shop }: SheetProps) {
       <Block title="What was found">
         <Found job={job} shop={shop} />
       </Block>
+      <StruckFailures job={job} shop={shop} />
       <Block title="What was done">
         <p>{job.interventions.map(({ label }) => label).join(", ") || "Nothing was repaired."}</p>
         {job.parts.map((part) => (
           <p key={part.forPart}>
             {part.label}
-            {part.fit === "temporary" ? ", for a while only" : ""}
+            {part.fit === "temporary" ? `, for a while only, ${endWords(job)}` : ""}
           </p>
         ))}
         {circumstance ? (

@@ -48,6 +48,7 @@ export const UNPROVEN_WORDS: ReadonlyMap<string, string> = new Map(
     "condition-loaded": "It was not run under load, as the complaint comes",
     "condition-after-minutes": "It was not run as long as the complaint takes to come",
     "condition-sometimes": "It fails only sometimes: no single run can prove it gone",
+    "brake-not-timed": "A brake was worked on, and its stop is not timed since",
     temporary: "A part is fitted for a while only",
     "temporary-no-end": "No day is set on which the temporary part comes out",
   }),

@@ -23,6 +23,7 @@ const whereItStands = {
     hasBattery: yup.boolean().required(),
     holds: yup.array(yup.string().required()).required(),
     blocks: yup.array(yup.string().required()).required(),
+    hasSecondFeed: yup.boolean().required(),
     isOutOfScope: yup.boolean().required(),
   }).required(),
   bench: yup
@@ -43,6 +44,7 @@ const whereItStands = {
     })
     .required(),
   told: yup.array(yup.object({ circumstance: yup.string().required() }).required()).required(),
+  brakeSeq: yup.number().integer().min(0).required(),
   protectionLeftOut: yup.array(yup.number().integer().required()).required(),
   plugFacts: strictObject({
     plugSeq: yup.number().integer().min(0).required(),

@@ -3,6 +3,7 @@ import type { JobView } from "@/core/job/log/reduce";
 import { dayIn } from "@/core/quantity/format";
 import { fail, issue, ok, type Result } from "@/core/result";
 import type { Watch } from "@/core/safety/bench-state";
+import { isOutletNamed } from "@/core/shop/settings";
 import { guardEntry } from "@/log/guards";
 import { keepable } from "@/log/read-payload";
 import type { Executor } from "@/server/db/executor";
@@ -149,7 +150,7 @@ export async function recordWithin(
     power,
     live: {
       deadChecks: shopContext.knowledge.deadChecks,
-      isOutletNamed: shopContext.settings.value.residualOutlet !== "",
+      isOutletNamed: isOutletNamed(shopContext.settings.value),
     },
     limits: shopContext.limits,
     today,

@@ -11,6 +11,7 @@ export function benchMachine(but: Partial<BenchMachine> = {}): BenchMachine {
     hasBattery: false,
     holds: [],
     blocks: [],
+    hasSecondFeed: false,
     isOutOfScope: false,
     ...but,
   };

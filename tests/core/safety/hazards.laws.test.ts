@@ -107,6 +107,7 @@ describe("a battery machine", () => {
         const view = reduceJob(1, logOf(["taken-in", machine]), { ...KNOWLEDGE, limits: LIMITS });
         const wanted =
           machine.connection === "battery" ||
+          machine.connection === "not-known" ||
           machine.protectionClass === "battery" ||
           machine.hazards.includes("battery");
         expect(view.machine.hasBattery).toBe(wanted);

@@ -1,5 +1,7 @@
 import { energyContext, energyLines } from "@/log/energies";
+import { limitOf } from "../../knowledge/resolve-limits";
 import type { Knowledge, Limits, StoreId } from "../../knowledge/types";
+import { highestVolts } from "../../markings/high-voltage";
 import type { BenchMachine, BenchState, PlugFacts } from "../../safety/bench-state";
 import { type EnergyLine, foldEnergy } from "../../safety/energy";
 import { type HazardFacts, HOLDABLE, hazardIds } from "../../safety/hazards";
@@ -63,6 +65,8 @@ export interface JobView extends Reassembly {
       /** Whether it mended nothing but what blew because of something else. */
       readonly isConsequence: boolean;
     })[];
+  /** Line of the last work on a brake; 0 when there was none. */
+  readonly brakeSeq: number;
   /** Every way the complaint was told, first and since. */
   readonly told: readonly (Complaint & Placed)[];
   /** The last part chosen for each place. */
@@ -138,11 +142,25 @@ export function benchMachineOf(
     protection: facts.protectionClass,
     connection: facts.connection,
     ...storesOf(facts),
-    hasBattery: ids.has("battery"),
+    // Nobody said what feeds it: every source is possible, a battery too.
+    hasBattery: ids.has("battery") || facts.connection === "not-known",
     holds: HOLDABLE.filter((id) => ids.has(id)),
     blocks: [...new Set(standing.flatMap(({ blocks }) => blocks ?? []))],
+    hasSecondFeed: ids.has("second-feed"),
     isOutOfScope: family?.scope !== undefined,
   };
+}
+
+/** A machine whose plate or part speaks of high voltage is not opened here, whatever was said at the door. */
+function withMarks(
+  machine: BenchMachine,
+  { plate, capacitors }: Pick<JobView, "plate" | "capacitors">,
+  limits: Limits,
+): BenchMachine {
+  const texts = [plate?.volts ?? "", plate?.text ?? "", ...capacitors.map(({ mark }) => mark)];
+  const highest = Math.max(0, ...texts.map((text) => highestVolts(text) ?? 0));
+  if (highest <= limitOf(limits, "capacitor-marked-volts-refer").value) return machine;
+  return { ...machine, blocks: [...new Set([...machine.blocks, "inside", "power"] as const)] };
 }
 
 /** What its hazards follow from. */
@@ -255,6 +273,11 @@ function pricesOf(unstruck: readonly Entry[], { repairs }: Pick<JobContext, "rep
   return Object.fromEntries(said);
 }
 
+/** Faults whose repair touches what stops a blade. */
+function isBrake(faultId: string): boolean {
+  return faultId.startsWith("brake-");
+}
+
 /** Entries in order to what the job says now. Pure; the same entries always give the same view. */
 export function reduceJob(jobId: number, entries: readonly Entry[], context: JobContext): JobView {
   const struck = struckSeqs(entries);
@@ -262,15 +285,22 @@ export function reduceJob(jobId: number, entries: readonly Entry[], context: Job
   const takenIn = lastOf(unstruck, "taken-in");
   const complaint = lastOf(unstruck, "complaint");
   const stations = lastOf(unstruck, "built")?.payload.stations ?? null;
-  const machine = benchMachineOf(takenIn?.payload ?? null, context, stations);
+  const plates = platesOf(unstruck);
+  const machine = withMarks(
+    benchMachineOf(takenIn?.payload ?? null, context, stations),
+    plates,
+    context.limits,
+  );
   const lines = energyLines(entries, energyContext(context));
   return {
     jobId,
     seq: entries.at(-1)?.seq ?? 0,
     takenIn: takenIn ? { ...takenIn.payload, ...placed(takenIn) } : null,
     complaint: complaint ? { ...complaint.payload, ...placed(complaint) } : null,
+    brakeSeq:
+      ofKind(unstruck, "intervention").findLast(({ payload }) => payload.faultIds.some(isBrake))?.seq ?? 0,
     told: ofKind(unstruck, "complaint").map((entry) => ({ ...entry.payload, ...placed(entry) })),
-    ...platesOf(unstruck),
+    ...plates,
     machine,
     ...foldEnergy(lines, machine, context.limits),
     plugFacts: plugFactsOf(entries, lines),

@@ -178,6 +178,15 @@ function isUnsafeUntested(view: Standing, blank: readonly string[]): boolean {
   return blank.length > 0 && (view.live.toldSeq > 0 || view.live.incidents.length > 0);
 }
 
+/** Work on a brake asks for its own test: the stop timed in a run since. */
+function isBrakeUntimed({ brakeSeq, runs }: Standing): boolean {
+  if (brakeSeq === 0) return false;
+  return !runs.some(
+    ({ seq, figures }) =>
+      seq > brakeSeq && figures.some(({ quantity, after }) => quantity === "time" && after.trim() !== ""),
+  );
+}
+
 const DO_NOT_USE: readonly string[] = [
   "parts-off",
   "cover-open",
@@ -209,6 +218,7 @@ export function signOffWord(view: Standing, context: SignOffContext): SignOffWor
       "only-consequence",
     ),
     ...runGaps(view, context),
+    ...when(isBrakeUntimed(view), "brake-not-timed"),
     ...when(isTemporary(view), "temporary"),
     ...when(isTemporary(view) && !hasEndDate(view), "temporary-no-end"),
   ];

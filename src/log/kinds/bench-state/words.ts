@@ -49,6 +49,8 @@ export const words: KindWords<"bench-state"> = (payload) => {
       return payload.why === ""
         ? "Nothing in it stores charge"
         : `Nothing in it stores charge: ${payload.why}`;
+    case "clips-off":
+      return "Clips taken off";
     case "stored-none":
       return `No ${storeWords(payload.id)}: ${payload.why}`;
     case "incident":

@@ -2,6 +2,7 @@ import { hadResistor } from "@/core/job/old-part";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { rankCapacitors } from "@/core/matching/rank";
 import { capacitorRequirement } from "@/core/matching/requirement";
+import { supplyOf } from "@/core/nameplate/supply";
 import { fail, issue, ok } from "@/core/result";
 import { fitReasonWords } from "@/islands/words/match";
 import type { Completion } from "../../completion";
@@ -25,7 +26,7 @@ export const complete: Completion<"part-chosen"> = (draft, { view, shopContext }
   const need = capacitorRequirement(
     mark.value,
     forPart,
-    shopContext.settings.value.volts,
+    supplyOf(view.plate?.volts ?? "", shopContext.settings.value.volts).volts,
     hadResistor(view, forPart, shopContext.knowledge.moves),
     shopContext.limits,
   );

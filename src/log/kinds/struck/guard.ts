@@ -1,4 +1,5 @@
 import type { Entry } from "@/core/job/log/entry";
+import { tellsOfFailure } from "@/core/job/log/failure";
 import { struckSeqs } from "@/core/job/log/lines";
 import { issue } from "@/core/result";
 import type { Guard } from "../../guard";
@@ -33,7 +34,10 @@ function dependants(entries: readonly Entry[], target: Entry): number[] {
   return standing.filter((entry) => standsOn(entry, target)).map(({ seq }) => seq);
 }
 
-export const guard: Guard<"struck"> = ({ seq }, _, entries) => {
+/** A reason that says something. */
+const LEAST_WORDS = 3;
+
+export const guard: Guard<"struck"> = ({ seq, why }, view, entries) => {
   const target = entries.find((entry) => entry.seq === seq);
   if (!target)
     return [
@@ -57,6 +61,16 @@ export const guard: Guard<"struck"> = ({ seq }, _, entries) => {
         "guard/stands-under",
         `Line ${seq} took the machine in: correct it in Take in instead of striking it out.`,
         seq,
+      ),
+    ];
+  const isFailure = tellsOfFailure(target) || view.live.failing.some((failed) => failed.seq === seq);
+  if (isFailure && why.trim().length < LEAST_WORDS)
+    return [
+      issue(
+        "payload.why",
+        "guard/why-struck",
+        `Line ${seq} tells of something that failed: say why it is struck out.`,
+        why,
       ),
     ];
   const later = dependants(entries, target);

@@ -1,0 +1,252 @@
+import type { Entry, Payloads, TakenIn } from "@/core/job/log/entry";
+import {
+  allOf,
+  benchSince,
+  isClipOff,
+  LIVE,
+  leavesDoubt,
+  machineOf,
+  type Of,
+  powerOf,
+  standing,
+} from "./bare-log";
+
+const TRIPS: readonly string[] = ["trips-at-once", "trips-after", "trips-residual"];
+/** Answers that prove a fault which can explain a trip. */
+const PROOFS: readonly string[] = ["each-lead-insulation:winding-low", "each-lead-insulation:one-low"];
+const LOOKS_INSIDE: readonly string[] = ["look-terminals"];
+
+export type Proof = "look" | "earth" | "insulation";
+const ALL: readonly Proof[] = ["look", "earth", "insulation"];
+export const CHECK_OF: Readonly<Record<Proof, string>> = {
+  look: "look-and-cord",
+  earth: "earth-continuity",
+  insulation: "insulation",
+};
+
+/** What a sign of the complaint asks for before power. */
+const ASKS: ReadonlyMap<string, readonly (Proof | "inside")[]> = new Map([
+  ["smoke", ["insulation", "inside"]],
+  ["burnt-varnish", ["insulation", "inside"]],
+  ["tingle", ["earth", "insulation"]],
+  ["trips-residual", ["insulation"]],
+  ["leaks-oil-or-water", ["insulation"]],
+]);
+
+const WORK: ReadonlyMap<string, readonly Proof[]> = new Map([
+  ["start-capacitor-low", ["look", "insulation"]],
+  ["belt-slips", ["look"]],
+  ["fuse-open", ["look", "insulation"]],
+  ["cord-broken", ALL],
+]);
+
+/** What a line took away of what was proved. */
+export function spoiltBy(entry: Entry, entries: readonly Entry[]): readonly Proof[] {
+  switch (entry.kind) {
+    case "reopened":
+      return ALL;
+    case "intervention": {
+      const { faultIds } = entry.payload;
+      return faultIds.length === 0 ? ALL : faultIds.flatMap((id) => WORK.get(id) ?? ALL);
+    }
+    case "removed":
+      return sortSpoils(entry.payload.sort);
+    case "refitted": {
+      const off = entries.find(({ seq }) => seq === entry.payload.line);
+      return off?.kind === "removed" ? sortSpoils(off.payload.sort) : [];
+    }
+    case "complaint":
+      return entry.payload.signs
+        .flatMap((sign) => ASKS.get(sign) ?? [])
+        .filter((one): one is Proof => one !== "inside");
+    case "answer":
+      return entry.payload.outcomeId === "trips-residual" ? ["insulation"] : [];
+    case "bench-state":
+      return entry.payload.event === "incident" && entry.payload.what !== "trip" ? ["insulation"] : [];
+    case "taken-in":
+      return isOtherMachine(entry, entries) ? ALL : [];
+    default:
+      return [];
+  }
+}
+
+function sortSpoils(sort: Payloads["removed"]["sort"]): readonly Proof[] {
+  if (sort === "wire" || sort === "part") return ["look", "insulation"];
+  return sort === "washer" ? ["look"] : [];
+}
+
+function isOtherMachine(entry: Of<"taken-in">, entries: readonly Entry[]): boolean {
+  const before = standing(entries).findLast((one) => one.kind === "taken-in" && one.seq < entry.seq);
+  if (before?.kind !== "taken-in") return false;
+  const [old, now] = [before.payload, entry.payload];
+  return (
+    old.protectionClass !== now.protectionClass ||
+    old.connection !== now.connection ||
+    old.heater !== now.heater
+  );
+}
+
+type Check = Extract<Payloads["reading"], { of: "dead-check" }>;
+
+export function checksIn(lines: readonly Entry[]): { readonly seq: number; readonly payload: Check }[] {
+  return lines.flatMap(({ seq, kind, payload }) =>
+    kind === "reading" && payload.of === "dead-check" ? [{ seq, payload }] : [],
+  );
+}
+
+export function owedOf({ protectionClass }: TakenIn): readonly Proof[] {
+  if (protectionClass === "class-1" || protectionClass === "not-known") return ALL;
+  return protectionClass === "class-2" ? ["look", "insulation"] : ["look"];
+}
+
+/** Proofs of its class that the machine does not have as it stands. */
+function unproved(entries: readonly Entry[]): Proof[] {
+  const lines = standing(entries);
+  return owedOf(machineOf(lines)).filter((proof) => {
+    const spoilt = lines.findLast((entry) => spoiltBy(entry, entries).includes(proof))?.seq ?? 0;
+    const last = checksIn(lines).findLast(({ payload }) => payload.checkId === CHECK_OF[proof]);
+    return !(last && last.payload.verdict === "passed" && last.seq > spoilt);
+  });
+}
+
+/** Whether insulation was read good again after something was done about it. */
+function isInsulatedSince(seq: number, lines: readonly Entry[], entries: readonly Entry[]): boolean {
+  return checksIn(lines).some(
+    (one) =>
+      one.payload.checkId === "insulation" &&
+      one.payload.verdict === "passed" &&
+      lines.some((work) => work.seq > seq && work.seq < one.seq && spoiltWork(work, entries)),
+  );
+}
+
+/** Findings of a failed protection that nothing has answered since: the same test good, or mended and insulation read good. */
+export function failing(entries: readonly Entry[]): string[] {
+  const lines = standing(entries);
+  const found: string[] = [];
+  for (const id of [...Object.values(CHECK_OF), "leakage"]) {
+    const last = checksIn(lines).findLast(
+      ({ payload }) => payload.checkId === id && payload.verdict !== "undecided",
+    );
+    if (last?.payload.verdict !== "failed") continue;
+    if (id !== "leakage" || !isInsulatedSince(last.seq, lines, entries)) found.push(id);
+  }
+  const leads = allOf(lines, "answer").filter(({ payload }) => payload.moveId === "each-lead-insulation");
+  const last = leads.findLast(({ payload }) =>
+    ["good", "one-low", "winding-low"].includes(payload.outcomeId),
+  );
+  const isBad = last !== undefined && last.payload.outcomeId !== "good";
+  if (isBad && !isInsulatedSince(last.seq, lines, entries)) found.push("each-lead-insulation");
+  return found;
+}
+
+/** Something done to the machine, as against something told of it. */
+function spoiltWork(entry: Entry, entries: readonly Entry[]): boolean {
+  if (entry.kind === "complaint" || entry.kind === "answer" || entry.kind === "bench-state") return false;
+  return entry.kind === "intervention" || spoiltBy(entry, entries).length > 0;
+}
+
+/** Trips that nothing explains; smoke, a smell or a tingle counts as two: there is no second try. */
+export function openTrips(lines: readonly Entry[]): number {
+  let count = 0;
+  for (const { kind, payload } of lines) {
+    if (kind === "answer" && LIVE.has(payload.moveId) && TRIPS.includes(payload.outcomeId)) count += 1;
+    if (kind === "bench-state" && payload.event === "incident")
+      count += payload.what === "trip" || payload.what === "residual-trip" ? 1 : 2;
+    if (kind === "answer" && PROOFS.includes(`${payload.moveId}:${payload.outcomeId}`)) count = 0;
+    if (kind === "reading" && payload.of === "dead-check" && payload.verdict === "failed") count = 0;
+  }
+  return count;
+}
+
+function owesInside(lines: readonly Entry[]): boolean {
+  const told = lines.findLast(
+    ({ kind, payload }) =>
+      kind === "complaint" && payload.signs.some((sign) => ASKS.get(sign)?.includes("inside") === true),
+  );
+  if (!told) return false;
+  return !lines.some(
+    ({ seq, kind, payload }) =>
+      seq > told.seq &&
+      kind === "answer" &&
+      LOOKS_INSIDE.includes(payload.moveId) &&
+      !["not-sure", "could-not"].includes(payload.outcomeId),
+  );
+}
+
+export function coversOpen(lines: readonly Entry[]): string[] {
+  const open = new Set<string>();
+  for (const { kind, payload } of lines) {
+    if (kind === "opened") open.add(payload.access);
+    if (kind === "closed") open.delete(payload.access);
+  }
+  return [...open];
+}
+
+export function isOff(off: Of<"removed">, lines: readonly Entry[]): boolean {
+  const refits = allOf(lines, "refitted").filter(({ payload }) => payload.line === off.seq);
+  const back = refits.reduce((sum, { payload }) => sum + (payload.count ?? off.payload.count), 0);
+  const isLeftOut = refits.some(({ payload }) => payload.how === "left-out");
+  return back < off.payload.count || (isLeftOut && /guard|cover/.test(off.payload.what));
+}
+
+/** Why SAFETY would not let power come on now, used so; looked for in the bare log. */
+export function powerMayComeOn(
+  entries: readonly Entry[],
+  use: "guards-on" | "measured" | "licensed",
+  isOutletNamed: boolean,
+): string[] {
+  const lines = standing(entries);
+  const takenIn = machineOf(lines);
+  const against: string[] = [];
+  if (takenIn.hazards.includes("high-voltage")) against.push("high voltage");
+  if (["three-phase", "vibrator", "sealed-compressor"].includes(takenIn.family)) against.push("out of scope");
+  if (use === "licensed") against.push("a cover off with power on");
+  if (openTrips(lines) > 1) against.push("a second trip");
+  if (failing(entries).length > 0) against.push("a failed protection");
+  if (owesInside(lines)) against.push("a look inside");
+  if (unproved(entries).length > 0) against.push("dead checks");
+  if (use === "measured" && takenIn.family === "not-known") against.push("family");
+  if (coversOpen(lines).length > 0) against.push("cover");
+  if (allOf(lines, "removed").some((off) => isOff(off, lines))) against.push("something off");
+  const stored = benchSince(entries, "any").filter(({ payload }) => payload.event.startsWith("stored"));
+  const clips = stored.filter(({ payload }) => payload.event === "stored-clip");
+  const isOn = clips.some(({ seq, payload }) => {
+    const id = "id" in payload ? payload.id : "";
+    const isReplaced = stored.some((one) => one.seq > seq && "id" in one.payload && one.payload.id === id);
+    return !isReplaced && !isClipOff(lines, seq);
+  });
+  if (isOn) against.push("clip");
+  if (takenIn.connection !== "battery" && !isBehindResidual(entries)) against.push("outlet");
+  if (
+    takenIn.connection !== "battery" &&
+    takenIn.connection !== "fixed" &&
+    !isOutletNamed &&
+    !isBehindResidual(entries)
+  )
+    against.push("outlet not named");
+  return against;
+}
+
+/** The last word on the plug is that it is in, behind the device that trips. */
+function isBehindResidual(entries: readonly Entry[]): boolean {
+  const lines = standing(entries);
+  const said = allOf(lines, "bench-state").findLast(({ payload }) =>
+    ["plugged-in", "unplugged", "isolated", "not-known"].includes(payload.event),
+  );
+  if (said?.payload.event !== "plugged-in" || said.payload.outlet !== "residual-current") return false;
+  // A doubt since then takes the word away; power used since then does not.
+  return !entries.some((entry) => {
+    if (entry.seq <= said.seq) return false;
+    if (entry.kind === "reopened") return true;
+    if (entry.kind === "bench-state" && entry.payload.event === "incident" && lines.includes(entry))
+      return true;
+    if (entry.kind === "struck" || entry.kind === "restored")
+      return leavesDoubt(entries.find(({ seq }) => seq === entry.payload.seq));
+    return (
+      powerOf(entry) === "both" &&
+      "taken" in entry.payload &&
+      entry.payload.taken === "afterwards" &&
+      lines.includes(entry)
+    );
+  });
+}

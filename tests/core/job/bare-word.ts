@@ -1,0 +1,77 @@
+import type { Entry, Payloads } from "@/core/job/log/entry";
+import { allOf, type Kind, machineOf, standing } from "./bare-log";
+import {
+  CHECK_OF,
+  checksIn,
+  coversOpen,
+  failing,
+  isOff,
+  openTrips,
+  owedOf,
+  type Proof,
+  spoiltBy,
+} from "./bare-power";
+
+const CONSEQUENCES: readonly string[] = ["fuse-open"];
+
+const CHANGES: readonly Kind[] = ["intervention", "opened", "closed", "removed", "refitted", "reopened"];
+
+/** Whether runs satisfy one condition of the complaint, with its minutes. */
+function isTried(
+  condition: Payloads["complaint"],
+  runs: readonly Payloads["acceptance-run"][],
+  minutes: number,
+): boolean {
+  const least = { cold: 0.5, idle: 0.5, loaded: 2, hot: 15 } as const;
+  const long = runs.filter((run) => run.minutes >= least[run.circumstance]);
+  switch (condition.circumstance) {
+    case "always":
+      return long.length > 0;
+    case "after-minutes":
+      return condition.afterMinutes !== null && runs.some((run) => run.minutes >= minutes);
+    case "cold":
+      return long.some(({ circumstance }) => circumstance === "cold");
+    case "hot":
+    case "loaded":
+      return long.some((run) => run.circumstance === condition.circumstance && run.minutes >= minutes);
+    default:
+      return false;
+  }
+}
+
+/** Why SAFETY would not let "repaired" be printed, looked for in the bare log. */
+export function againstRepaired(entries: readonly Entry[]): string[] {
+  const lines = standing(entries);
+  const takenIn = machineOf(lines);
+  const since = lines.findLast(({ kind }) => CHANGES.includes(kind))?.seq ?? 0;
+  const isFine = (proof: Proof, id: string): boolean => {
+    const spoilt = lines.findLast((entry) => spoiltBy(entry, entries).includes(proof))?.seq ?? 0;
+    const last = checksIn(lines).findLast(({ payload }) => payload.checkId === id);
+    const isLate = id === "leakage" && last?.payload.taken === "afterwards";
+    return (
+      last !== undefined && !isLate && last.seq > Math.max(since, spoilt) && last.payload.verdict === "passed"
+    );
+  };
+  const against: string[] = [];
+  for (const proof of owedOf(takenIn))
+    if (!isFine(proof, CHECK_OF[proof]) && !(proof === "insulation" && isFine(proof, "leakage")))
+      against.push(proof);
+  if (takenIn.protectionClass === "not-known") against.push("class");
+  if (failing(entries).length > 0) against.push("a failed protection");
+  if (coversOpen(lines).length > 0) against.push("cover");
+  if (allOf(lines, "removed").some((off) => isOff(off, lines))) against.push("something off");
+  if (openTrips(lines) > 0) against.push("not explained");
+  const told = allOf(lines, "complaint").map(({ payload }) => payload);
+  const minutes = Math.max(0, ...told.map(({ afterMinutes }) => afterMinutes ?? 0));
+  const runs = allOf(lines, "acceptance-run").filter(({ seq }) => seq > since);
+  if (runs.length === 0 || runs.some(({ payload }) => payload.result !== "gone"))
+    against.push("a failed run");
+  const granted = runs.map(({ payload }) => payload).filter(({ taken }) => taken === "now");
+  if (told.length === 0 || !told.every((one) => isTried(one, granted, minutes))) against.push("condition");
+  const done = allOf(lines, "intervention");
+  const isConsequence = done.every(
+    ({ payload: { faultIds } }) => faultIds.length > 0 && faultIds.every((id) => CONSEQUENCES.includes(id)),
+  );
+  if (done.length === 0 || isConsequence) against.push("nothing done");
+  return against;
+}
