@@ -195,7 +195,7 @@ copyTree();
 if (caughtBy() !== undefined) throw new Error("the tests fail before anything is broken");
 const rows: Row[] = [];
 for (const { rule, file, from, to } of MUTATIONS.filter(({ rule }) => rule.includes(values.only ?? ""))) {
-  const whole = readFileSync(file, "utf8");
+  const whole = readFileSync(`${COPY}/${file}`, "utf8");
   if (whole.split(from).length !== 2)
     throw new Error(`${file} has no single "${from}": the mutation is out of date`);
   writeFileSync(`${COPY}/${file}`, whole.replace(from, to));

@@ -12,7 +12,10 @@ const COLD: Line = [
   "complaint",
   { signs: ["hum"], circumstance: "cold", afterMinutes: null, words: "Hums." },
 ];
-const FITTED: Line = ["intervention", { label: "Capacitor fitted", faultIds: [], success: 0.9, seen: null }];
+const FITTED: Line = [
+  "intervention",
+  { label: "Capacitor fitted", faultIds: [], success: 0.9, seen: null, part: "none" },
+];
 const TESTS: readonly Line[] = ["look-and-cord", "earth-continuity", "insulation"].map((id) => [
   "reading",
   check(id),

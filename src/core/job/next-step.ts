@@ -171,7 +171,7 @@ function doable(view: Standing, context: StepContext): NextStep {
   if (open) return afterReading(open, view, context);
   const toRead = unread(view, context);
   if (!toRead && view.readings.length > 0) return step("isolate", "now/measured");
-  if (!toRead || view.answers.length > 0) return step("isolate", "now/isolate");
+  if (!toRead || view.answers.some(({ isCheck }) => !isCheck)) return step("isolate", "now/isolate");
   const gaps = gapsFor(
     asSeen(view.bench, context.isPlugFresh),
     "hands-inside",

@@ -1,4 +1,11 @@
-import type { AcceptanceRun, Complaint, DeadCheckReading, TakenIn, ToolReading } from "./log/entry";
+import type {
+  AcceptanceRun,
+  Complaint,
+  DeadCheckReading,
+  InterventionDone,
+  TakenIn,
+  ToolReading,
+} from "./log/entry";
 import type { Placed } from "./log/lines";
 import type { JobView } from "./log/reduce";
 
@@ -29,8 +36,12 @@ export interface Standing extends Pick<JobView, Whole> {
     readonly seq: number;
     readonly finding: Pick<ToolReading["finding"], "verdict">;
   })[];
-  readonly answers: readonly { readonly seq: number }[];
-  readonly interventions: readonly { readonly seq: number; readonly isConsequence: boolean }[];
+  readonly answers: readonly { readonly seq: number; readonly isCheck?: true | undefined }[];
+  readonly interventions: readonly {
+    readonly seq: number;
+    readonly isConsequence: boolean;
+    readonly part: InterventionDone["part"];
+  }[];
   /** Every way the complaint was told, first and since. */
   readonly told: readonly Pick<Complaint, "circumstance" | "afterMinutes">[];
   /** Lines of guards, covers and other protection that were left out. */
@@ -88,8 +99,12 @@ export function standingOf(view: JobView): Standing {
       toolId,
       finding: { verdict },
     })),
-    answers: view.answers.map(({ seq: line }) => ({ seq: line })),
-    interventions: view.interventions.map(({ seq: line, isConsequence }) => ({ seq: line, isConsequence })),
+    answers: view.answers.filter(({ isCheck }) => !isCheck).map(({ seq: line }) => ({ seq: line })),
+    interventions: view.interventions.map(({ seq: line, isConsequence, part }) => ({
+      seq: line,
+      isConsequence,
+      part,
+    })),
     told: view.told.map(({ circumstance, afterMinutes }) => ({ circumstance, afterMinutes })),
     brakeSeq: view.brakeSeq,
     protectionLeftOut: view.protectionLeftOut,

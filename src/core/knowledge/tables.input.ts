@@ -117,6 +117,8 @@ export const ROWS = {
     classes: ids(),
     /** What a pass of it proves. */
     proves: oneOf(["look", "earth", "insulation"] as const),
+    /** The answers that a pass and a failure of it amount to, for isolation. */
+    tells: strictObject({ passed: answerRef(), failed: answerRef() }).optional().default(undefined),
     /** The check it may stand for, where that one cannot be taken. */
     insteadOf: yup.string(),
     /** What the machine must be like for it: plug out, or powered behind a residual-current device. */

@@ -24,6 +24,8 @@ export interface ChargedPart {
   /** Largest capacitance the marking allows, all sections together. */
   readonly capacitance: Farads;
   readonly dielectric: "film" | "electrolytic" | "not-known";
+  /** On a board behind a rectifier: no running winding lifts it above the peak of the supply. */
+  readonly isOnBoard?: boolean;
 }
 
 export interface DischargePlan {
@@ -169,7 +171,7 @@ export function planDischarge(
   const start = startVoltage(
     part.voltsAc,
     supplyVolts,
-    limitOf(limits, "unmarked-capacitor-volts-factor").value,
+    limitOf(limits, part.isOnBoard ? "board-volts-factor" : "unmarked-capacitor-volts-factor").value,
   );
   const refused = refusal(part, resistor, start, limits);
   if (refused) return refused;

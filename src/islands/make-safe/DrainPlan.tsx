@@ -161,7 +161,12 @@ export function DrainPlan({ id, mark, shop, job }: DrainPlanProps) {
         </p>
       </div>
     );
-  const part = { voltsAc: mark?.voltsAc, capacitance, dielectric: mark?.dielectric ?? "not-known" } as const;
+  const part = {
+    voltsAc: mark?.voltsAc,
+    capacitance,
+    dielectric: mark?.dielectric ?? "not-known",
+    isOnBoard: id === "bus",
+  } as const;
   const [ratedWatts, ratedVolts] = [positive(wattsText), positive(voltsText)];
   const resistor = {
     resistance: ohms(resistance),

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { fitsProtectivePart, isMatched } from "@/core/job/protective-part";
 import { isRepairDone } from "@/core/job/reassembly/put-back";
 import type { Repair } from "@/core/knowledge/types";
 import { Problem } from "../fields/Problem";
@@ -12,12 +13,49 @@ interface DoneProps {
   readonly repairs: readonly Repair[];
 }
 
+type PartSaid = "same" | "not-checked" | undefined;
+
+interface OtherProps extends Pick<DoneProps, "repairs"> {
+  readonly isBusy: boolean;
+  asksPart(ids: readonly string[]): boolean;
+  onDone(id: string, part: PartSaid): void;
+}
+
+interface DoneButtonProps {
+  readonly asksPart: boolean;
+  readonly isBusy: boolean;
+  readonly isLoud: boolean;
+  onDone(part: PartSaid): void;
+}
+
+/** One tap: done; where a part protects, the tap says as well whether it is of the same rating and kind. */
+function Done({ asksPart, isBusy, isLoud, onDone }: DoneButtonProps) {
+  const look = isLoud ? "btn btn-primary btn-loud" : "btn btn-outline";
+  if (!asksPart)
+    return (
+      <button type="button" className={look} disabled={isBusy} onClick={() => onDone(undefined)}>
+        It is done
+      </button>
+    );
+  return (
+    <>
+      <button type="button" className={look} disabled={isBusy} onClick={() => onDone("same")}>
+        Done: same rating and kind
+      </button>
+      <button
+        type="button"
+        className="btn btn-outline"
+        disabled={isBusy}
+        onClick={() => onDone("not-checked")}
+      >
+        Done, not checked
+      </button>
+    </>
+  );
+}
+
 /** Something else was done than what was decided: the choice of what. */
-function Other({
-  repairs,
-  isBusy,
-  onDone,
-}: { readonly isBusy: boolean; onDone(id: string): void } & Pick<DoneProps, "repairs">) {
+function Other({ repairs, isBusy, asksPart, onDone }: OtherProps) {
   const [id, setId] = useState("");
   return (
     <div className="flex flex-wrap items-end gap-2">
@@ -32,14 +70,12 @@ function Other({
           ))}
         </select>
       </label>
-      <button
-        type="button"
-        className="btn btn-outline"
-        disabled={isBusy || id === ""}
-        onClick={() => onDone(id)}
-      >
-        It is done
-      </button>
+      <Done
+        asksPart={asksPart([id])}
+        isBusy={isBusy || id === ""}
+        isLoud={false}
+        onDone={(said) => onDone(id, said)}
+      />
     </div>
   );
 }
@@ -52,15 +88,23 @@ export function RepairDone({ screen, repairs }: DoneProps) {
   const [isOther, setIsOther] = useState(false);
   const { decision, interventions } = job;
   const isDone = isRepairDone(job);
-  const keep = async (ids: readonly string[]): Promise<void> => {
-    for (const repair of ids)
-      if (!(await post({ kind: "intervention", stage: "put-back", payload: { repair } }))) return;
+  const [saidPart, setSaidPart] = useState<PartSaid>(undefined);
+  const keep = async (ids: readonly string[], said: PartSaid): Promise<void> => {
+    for (const repair of ids) {
+      const payload = said === undefined ? { repair } : { repair, part: said };
+      if (!(await post({ kind: "intervention", stage: "put-back", payload }))) return;
+    }
     setPending([]);
   };
-  const done = (ids: readonly string[]): void => {
-    if (screen.gaps("hands-inside").length === 0) void keep(ids);
+  const done = (ids: readonly string[], said: PartSaid): void => {
+    setSaidPart(said);
+    if (screen.gaps("hands-inside").length === 0) void keep(ids, said);
     else setPending(ids);
   };
+  const asksPart = (ids: readonly string[]): boolean =>
+    repairs.some(
+      (repair) => ids.includes(repair.id) && fitsProtectivePart(repair) && !isMatched(repair, job),
+    );
   const wanted = decision && !isDone ? decision.repairs : [];
   const part = job.parts.at(-1);
   return (
@@ -76,14 +120,7 @@ export function RepairDone({ screen, repairs }: DoneProps) {
             </p>
           ) : null}
           <div className="mt-3 flex flex-wrap gap-3">
-            <button
-              type="button"
-              className="btn btn-primary btn-loud"
-              disabled={isBusy}
-              onClick={() => done(wanted)}
-            >
-              It is done
-            </button>
+            <Done asksPart={asksPart(wanted)} isBusy={isBusy} isLoud onDone={(said) => done(wanted, said)} />
             <button type="button" className="btn btn-outline" onClick={() => setIsOther(!isOther)}>
               Something else was done
             </button>
@@ -121,7 +158,12 @@ export function RepairDone({ screen, repairs }: DoneProps) {
       )}
       {isOther ? (
         <div className="mt-3">
-          <Other repairs={repairs} isBusy={isBusy} onDone={(id) => done([id])} />
+          <Other
+            repairs={repairs}
+            isBusy={isBusy}
+            asksPart={asksPart}
+            onDone={(id, said) => done([id], said)}
+          />
         </div>
       ) : null}
       {pending.length > 0 ? (
@@ -131,8 +173,8 @@ export function RepairDone({ screen, repairs }: DoneProps) {
           need="hands-inside"
           about={`"${stepLabel(pending, repairs)}" as done`}
           late="It was done before: keep it"
-          onSettled={() => keep(pending)}
-          onAfterwards={() => keep(pending)}
+          onSettled={() => keep(pending, saidPart)}
+          onAfterwards={() => keep(pending, saidPart)}
         />
       ) : null}
       <Problem text={problem} />

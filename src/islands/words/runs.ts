@@ -34,6 +34,7 @@ export const UNPROVEN_WORDS: ReadonlyMap<string, string> = new Map(
     "unsafe-untested": "It smoked, smelt, tingled or was wet, and is not tested since",
     "incident-not-explained": "Power tripped, smoked, smelt or tingled here, and nothing explains it",
     "only-consequence": "Only what blew was renewed: what made it blow is not found",
+    "part-not-checked": "A part that protects was fitted, and its rating and kind were not checked",
     "run-late": "The run was written down late, made without what power asks for: it does not count",
     "run-not-explained": "It failed in a run and then ran, with nothing done in between: not explained",
     "run-too-short": "No run was long enough to prove anything",

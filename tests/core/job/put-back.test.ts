@@ -101,7 +101,10 @@ describe("pins and wires", () => {
   });
 });
 
-const FITTED: Line = ["intervention", { label: "Fitted", faultIds: [], success: 0.9, seen: null }];
+const FITTED: Line = [
+  "intervention",
+  { label: "Fitted", faultIds: [], success: 0.9, seen: null, part: "none" },
+];
 const run = (change: Partial<AcceptanceRun> = {}): Line => [
   "acceptance-run",
   {

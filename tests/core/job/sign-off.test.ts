@@ -16,7 +16,7 @@ const TESTS: readonly Line[] = ["look-and-cord", "earth-continuity", "insulation
 );
 const FITTED: Line = [
   "intervention",
-  { label: "Capacitor fitted", faultIds: ["start-capacitor-low"], success: 0.97, seen: null },
+  { label: "Capacitor fitted", faultIds: ["start-capacitor-low"], success: 0.97, seen: null, part: "none" },
 ];
 const run = (change: Partial<AcceptanceRun> = {}): Line => [
   "acceptance-run",

@@ -188,7 +188,7 @@ function finish({ entries }: Walk): Action[] {
   const view = viewOf(entries);
   const when = view.complaint?.circumstance;
   const steps = [
-    act("intervention", { label: "Fitted", faultIds: pick(WORKS), success: 0.97, seen: null }),
+    act("intervention", { label: "Fitted", faultIds: pick(WORKS), success: 0.97, seen: null, part: "none" }),
     ...view.removed
       .filter(({ refit }) => refit === null)
       .map(({ seq }) => act("refitted", { ...EMPTY_REFITTED_FACTS, line: seq, how: "back" })),
@@ -273,7 +273,14 @@ function astray({ entries }: Walk): Action {
         why: "x",
         count: pick([null, 1, 2]),
       }),
-    () => act("intervention", { label: "Fitted", faultIds: pick(WORKS), success: 0.97, seen: null }),
+    () =>
+      act("intervention", {
+        label: "Fitted",
+        faultIds: pick(WORKS),
+        success: 0.97,
+        seen: null,
+        part: "none",
+      }),
     () =>
       act(
         "acceptance-run",

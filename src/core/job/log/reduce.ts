@@ -90,6 +90,8 @@ export interface JobAnswer {
   readonly moveId: string;
   readonly outcomeId: string;
   readonly ratio?: { readonly value: number; readonly halfWidth: number } | undefined;
+  /** Told by a dead check, not asked by isolation. */
+  readonly isCheck?: true;
 }
 
 /** What the reducer needs to know beside the entries. */
@@ -217,9 +219,26 @@ function ratioOf({ likelihood }: Evidence): JobAnswer["ratio"] {
   return { value: value / mark, halfWidth: halfWidth / mark };
 }
 
+/** What dead checks tell isolation: the last of each in its epoch, unless the same was asked there by its own move. */
+function toldByChecks(
+  unstruck: readonly Entry[],
+  answers: readonly JobAnswer[],
+  epochAt: (seq: number) => number,
+  deadChecks: JobContext["deadChecks"],
+): readonly JobAnswer[] {
+  const told = ofKind(unstruck, "reading").flatMap(({ seq, payload }): JobAnswer[] => {
+    if (payload.of !== "dead-check" || payload.verdict === "undecided") return [];
+    const ref = deadChecks.find(({ id }) => id === payload.checkId)?.tells?.[payload.verdict];
+    return ref ? [{ ...ref, seq, epoch: epochAt(seq), circumstance: "cold", isCheck: true }] : [];
+  });
+  const keyOf = ({ moveId, epoch }: JobAnswer): string => `${epoch} ${moveId}`;
+  const asked = new Set(answers.map(keyOf));
+  return latestBy(told, keyOf).filter((one) => !asked.has(keyOf(one)));
+}
+
 function answersOf(
   unstruck: readonly Entry[],
-  { faults }: Pick<JobContext, "faults">,
+  { faults, deadChecks }: Pick<JobContext, "faults" | "deadChecks">,
 ): Pick<JobView, "answers" | "interventions"> {
   const done = ofKind(unstruck, "intervention");
   const epochAt = (seq: number): number => done.filter((one) => one.seq < seq).length;
@@ -239,7 +258,9 @@ function answersOf(
     });
   });
   return {
-    answers,
+    answers: [...answers, ...toldByChecks(unstruck, answers, epochAt, deadChecks)].sort(
+      (one, other) => one.seq - other.seq,
+    ),
     interventions: done.map((entry, index) => ({
       ...entry.payload,
       ...placed(entry),

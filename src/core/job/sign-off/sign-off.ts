@@ -217,6 +217,10 @@ export function signOffWord(view: Standing, context: SignOffContext): SignOffWor
       view.interventions.length > 0 && view.interventions.every(({ isConsequence }) => isConsequence),
       "only-consequence",
     ),
+    ...when(
+      view.interventions.some(({ part }) => part === "not-checked"),
+      "part-not-checked",
+    ),
     ...runGaps(view, context),
     ...when(isBrakeUntimed(view), "brake-not-timed"),
     ...when(isTemporary(view), "temporary"),

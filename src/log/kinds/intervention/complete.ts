@@ -1,5 +1,8 @@
 import { NOT_KNOWN } from "@/core/isolation/machine-model";
 import type { InterventionDone } from "@/core/job/log/entry";
+import type { JobView } from "@/core/job/log/reduce";
+import { fitsProtectivePart, isMatched } from "@/core/job/protective-part";
+import type { Repair } from "@/core/knowledge/types";
 import { fail, issue, ok, type Result } from "@/core/result";
 import { noSuchRepair } from "@/server/services/no-such-repair";
 import type { ShopContext } from "@/server/services/shop-context";
@@ -24,6 +27,16 @@ function lookOf(
   );
 }
 
+/** A part that went through Match is known; one that protects and did not is what was said of it, or not checked. */
+function partOf(
+  repair: Repair,
+  said: Drafts["intervention"]["part"],
+  view: JobView,
+): InterventionDone["part"] {
+  if (!fitsProtectivePart(repair)) return "none";
+  return isMatched(repair, view) ? "matched" : (said ?? "not-checked");
+}
+
 /** A repair that was done: the knowledge says what it cures and how surely. */
 export const complete: Completion<"intervention"> = (draft, { view, shopContext }) => {
   const { repair } = draft;
@@ -37,5 +50,8 @@ export const complete: Completion<"intervention"> = (draft, { view, shopContext 
   );
   // One figure for the repair: the least sure of what it may have cured.
   const success = Math.min(1, ...cured.map(({ fix }) => fix.success));
-  return ok({ payload: { label: row.done, faultIds: cured.map(({ id }) => id), success, seen: look.value } });
+  const part = partOf(row, draft.part, view);
+  return ok({
+    payload: { label: row.done, faultIds: cured.map(({ id }) => id), success, seen: look.value, part },
+  });
 };

@@ -1,4 +1,5 @@
 import * as yup from "yup";
+import { oneOf } from "@/core/fields.input";
 import { finiteNumber, strictObject } from "@/core/validate";
 import { type Upcaster, withFields } from "../../versions";
 
@@ -14,6 +15,8 @@ export const schema = strictObject({
   })
     .nullable()
     .defined(),
+  /** How the part that protects was checked: by Match, said to be of the same rating and kind, or not at all. */
+  part: oneOf("Part", ["none", "matched", "same", "not-checked"]),
 });
 
 /** What a screen posts; the server completes it. */
@@ -21,6 +24,11 @@ export const draft = strictObject({
   repair: yup.string().label("Repair").required().max(60),
   /** What was plainly seen and mended: the look counts as its direct proof. */
   seen: yup.string().label("What was seen").max(60),
+  /** Whether a part that protects is of the rating and kind of the old one. */
+  part: yup
+    .string()
+    .label("Part")
+    .oneOf(["same", "not-checked"] as const),
 });
 
-export const versions: readonly Upcaster[] = [withFields({ seen: null })];
+export const versions: readonly Upcaster[] = [withFields({ seen: null }), withFields({ part: "none" })];
