@@ -127,6 +127,8 @@ spawnSync("npx", ["--no-install", "tsx", "scripts/bench-core.ts"], { stdio: "inh
 console.log("\nlaws, 2,000 runs each:");
 const laws = spawnSync("npx", ["--no-install", "vitest", "run", "--project", "node", "laws"], {
   stdio: "inherit",
-  env: { ...process.env, LAW_RUNS: "2000" },
+  env: { ...process.env, LAW_RUNS: "2000", WALK_STEPS: "100000" },
 });
-process.exit(laws.status ?? 1);
+console.log("\nrules of safety, each broken once:");
+const broken = spawnSync("npx", ["--no-install", "tsx", "scripts/bench-mutations.ts"], { stdio: "inherit" });
+process.exit(laws.status || broken.status || 0);

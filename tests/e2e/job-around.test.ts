@@ -180,7 +180,7 @@ test("apart with pictures, the page lost, together in reverse, not yet proven co
   await expect(next.getByTestId("lapsed")).toBeHidden();
   await tap(next, "Something was done already");
   await next.getByLabel("What was done").selectOption({ label: "Fit a start capacitor" });
-  await tap(next, "It is done");
+  await tap(next, "Done: same rating and kind");
   await putBackButWasher(next);
   await refusedWithWasher(next, shop.address, job);
   await next.goto(`${shop.address}/jobs/${job}/put-back`);

@@ -88,7 +88,7 @@ function blocksOf({ bench }: IsolateRequest): (move: Pick<Move, "needs" | "power
   const withheld = [...(bench?.deadChecksPassed === true ? [] : ["dead-checks"]), "outlet"];
   const live = bench?.withheld ?? { guardsOn: withheld, measured: withheld };
   return ({ needs, power }) => {
-    if (power !== "off") return power === "guards-on" ? live.guardsOn : live.measured;
+    if (power !== "off") return power === "measured" ? live.measured : live.guardsOn;
     const parts = partsOf(needs);
     return unsettled.filter((gap) => {
       if (gap === "charge" || gap === "stop") return parts.isDrained;

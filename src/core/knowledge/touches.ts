@@ -72,9 +72,9 @@ export function needOf(touches: readonly Touch[]): BenchNeed {
 
 /**
  * How power is on meanwhile. `guards-on`: hands off, covers on. `measured`: leads, clamp or thermocouple fitted unplugged,
- * the cover back over them. `licensed`: a cover is off with power on, a note for whoever may do that.
+ * the cover back over them. `leakage`: a leakage current in place of an insulation test. `licensed`: a cover is off with power on, a note for whoever may do that.
  */
-export type PowerUse = "off" | "guards-on" | "measured" | "licensed";
+export type PowerUse = "off" | "guards-on" | "measured" | "leakage" | "licensed";
 
 const USES: readonly (readonly [Touch, PowerUse])[] = [
   ["live-conductors", "licensed"],

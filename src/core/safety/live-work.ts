@@ -2,6 +2,7 @@ import type { PowerUse } from "../knowledge/touches";
 import type { DeadCheck } from "../knowledge/types";
 import type { BenchMachine, BenchState } from "./bench-state";
 import { checksFor } from "./dead-checks";
+import type { WorkedOn } from "./energy-event";
 import type { LiveState } from "./live-state";
 
 /** Why power is not given now, the hardest reason first. Codes; screens and refusals word them. */
@@ -47,12 +48,31 @@ export function spoiltAt({ spoilt }: LiveState, proof: string): number {
   return spoilt.find((one) => one.proof === proof)?.seq ?? 0;
 }
 
-/** Whether a check passed and nothing took that proof away since; leakage stands for insulation only after power was earned. */
+/** Whether a check passed after a line, and not as live work without its grant. */
+function hasPassed(live: LiveState, checkId: string, since: number): boolean {
+  return live.checks.some(
+    (one) =>
+      one.checkId === checkId &&
+      one.verdict === "passed" &&
+      one.seq > since &&
+      !live.withoutGrant.includes(one.seq),
+  );
+}
+
+const HERE: ReadonlySet<WorkedOn> = new Set<WorkedOn>(["repair", "wires", "parts", "machine"]);
+
+/** Whether leakage may stand for insulation: never after shock, water, smoke or a tripped residual-current device. */
+function mayLeakageStand(live: LiveState): boolean {
+  const spoilt = live.spoilt.find(({ proof }) => proof === "insulation");
+  return live.toldSeq === 0 && live.incidents.length === 0 && (spoilt === undefined || HERE.has(spoilt.on));
+}
+
+/** Whether a check passed and nothing took that proof away since; leakage stands for insulation where it may. */
 function isProved(check: DeadCheck, live: LiveState): boolean {
   const spoilt = spoiltAt(live, check.proves);
-  const hasPassed = (checkId: string, since: number): boolean =>
-    live.checks.some((one) => one.checkId === checkId && one.verdict === "passed" && one.seq > since);
-  return hasPassed(check.id, spoilt);
+  if (hasPassed(live, check.id, spoilt)) return true;
+  if (check.proves !== "insulation" || !mayLeakageStand(live)) return false;
+  return hasPassed(live, "leakage", spoilt) && hasPassed(live, "ohms-to-metal", spoilt);
 }
 
 /** The dead checks that this machine owes before power, those of its class that are not proved as it stands now. */
@@ -64,6 +84,13 @@ export function owedBeforePower({
   return checksFor(deadChecks, machine.protection)
     .filter((check) => !isProved(check, live))
     .map(({ id }) => id);
+}
+
+/** The same before a leakage current is read in place of insulation: look, earth and ohms to metal passed. */
+function owedBeforeLeakage(facts: Pick<LiveFacts, "live" | "machine" | "deadChecks">): string[] {
+  const { live } = facts;
+  const mayRead = mayLeakageStand(live) && hasPassed(live, "ohms-to-metal", spoiltAt(live, "insulation"));
+  return owedBeforePower(facts).filter((id) => !(id === "insulation" && mayRead));
 }
 
 function outletGap({ bench, machine, isOutletNamed }: LiveFacts): LiveGap | undefined {
@@ -89,7 +116,10 @@ export function liveGaps(facts: LiveFacts, power: PowerUse): LiveGap[] {
     ...gap(isStopped(live), "incident"),
     ...gap(live.failing.length > 0, "failing"),
     ...gap(live.owesLookInside, "look-inside"),
-    ...gap(owedBeforePower(facts).length > 0, "dead-checks"),
+    ...gap(
+      (power === "leakage" ? owedBeforeLeakage(facts) : owedBeforePower(facts)).length > 0,
+      "dead-checks",
+    ),
     ...gap(power === "measured" && machine.family === "not-known", "family"),
     ...gap(bench.opened.length > 0, "cover-open"),
     ...gap(!facts.hasAllBack, "parts-off"),

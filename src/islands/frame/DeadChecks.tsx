@@ -120,7 +120,9 @@ interface WithAlternative extends CheckProps {
 }
 
 function Check(props: WithAlternative) {
-  const { check, alternative } = props;
+  const { job, shop, check, alternative } = props;
+  const before =
+    alternative && alternativeTo(alternative, shop.deadChecks, job.takenIn?.protectionClass ?? "not-known");
   const last = lastAnswer(props);
   const [isAgain, setIsAgain] = useState(false);
   const wasInstead = alternative && lastAnswer({ ...props, check: alternative }) !== undefined;
@@ -158,6 +160,7 @@ function Check(props: WithAlternative) {
       ) : null}
       {alternative && isInstead ? (
         <ul className="ml-6">
+          {before ? <Check {...props} check={before} alternative={undefined} /> : null}
           <Check {...props} check={alternative} alternative={undefined} />
         </ul>
       ) : null}

@@ -14,6 +14,7 @@ const POWER: Readonly<Record<Move["power"], string>> = {
   off: "",
   "guards-on": " · power on, guards on, hands off",
   measured: " · power on, leads fitted unplugged, hands off",
+  leakage: " · power on, guards on, hands off",
   licensed: " · power on with a cover off: for a licensed person",
 };
 

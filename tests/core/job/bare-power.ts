@@ -99,13 +99,30 @@ export function owedOf({ protectionClass }: TakenIn): readonly Proof[] {
   return protectionClass === "class-2" ? ["look", "insulation"] : ["look"];
 }
 
+/** Shock, water, smoke, a tripped residual-current device or a new visit: then only insulation itself will do. */
+function asksForInsulation(entries: readonly Entry[], spoilt: number): boolean {
+  const lines = standing(entries);
+  const isTold = lines.some(
+    ({ kind, payload }) => kind === "complaint" && payload.signs.some((sign) => ASKS.has(sign)),
+  );
+  const why = lines.find(({ seq }) => seq === spoilt)?.kind;
+  return isTold || openTrips(lines) > 0 || why === "reopened" || why === "answer" || why === "bench-state";
+}
+
 /** Proofs of its class that the machine does not have as it stands. */
-function unproved(entries: readonly Entry[]): Proof[] {
+function unproved(entries: readonly Entry[], isLeakage: boolean): Proof[] {
   const lines = standing(entries);
   return owedOf(machineOf(lines)).filter((proof) => {
     const spoilt = lines.findLast((entry) => spoiltBy(entry, entries).includes(proof))?.seq ?? 0;
     const last = checksIn(lines).findLast(({ payload }) => payload.checkId === CHECK_OF[proof]);
-    return !(last && last.payload.verdict === "passed" && last.seq > spoilt);
+    if (last && last.payload.verdict === "passed" && last.seq > spoilt) return false;
+    if (proof !== "insulation" || asksForInsulation(entries, spoilt)) return true;
+    const passed = (id: string): boolean => {
+      const other = checksIn(lines).findLast(({ payload }) => payload.checkId === id);
+      const isLate = id === "leakage" && other?.payload.taken === "afterwards";
+      return other !== undefined && !isLate && other.payload.verdict === "passed" && other.seq > spoilt;
+    };
+    return !passed("ohms-to-metal") || !(isLeakage || passed("leakage"));
   });
 }
 
@@ -123,12 +140,13 @@ function isInsulatedSince(seq: number, lines: readonly Entry[], entries: readonl
 export function failing(entries: readonly Entry[]): string[] {
   const lines = standing(entries);
   const found: string[] = [];
-  for (const id of [...Object.values(CHECK_OF), "leakage"]) {
+  for (const id of [...Object.values(CHECK_OF), "leakage", "ohms-to-metal"]) {
     const last = checksIn(lines).findLast(
       ({ payload }) => payload.checkId === id && payload.verdict !== "undecided",
     );
     if (last?.payload.verdict !== "failed") continue;
-    if (id !== "leakage" || !isInsulatedSince(last.seq, lines, entries)) found.push(id);
+    if ((id !== "leakage" && id !== "ohms-to-metal") || !isInsulatedSince(last.seq, lines, entries))
+      found.push(id);
   }
   const leads = allOf(lines, "answer").filter(({ payload }) => payload.moveId === "each-lead-insulation");
   const last = leads.findLast(({ payload }) =>
@@ -192,7 +210,7 @@ export function isOff(off: Of<"removed">, lines: readonly Entry[]): boolean {
 /** Why SAFETY would not let power come on now, used so; looked for in the bare log. */
 export function powerMayComeOn(
   entries: readonly Entry[],
-  use: "guards-on" | "measured" | "licensed",
+  use: "guards-on" | "measured" | "leakage" | "licensed",
   isOutletNamed: boolean,
 ): string[] {
   const lines = standing(entries);
@@ -204,7 +222,7 @@ export function powerMayComeOn(
   if (openTrips(lines) > 1) against.push("a second trip");
   if (failing(entries).length > 0) against.push("a failed protection");
   if (owesInside(lines)) against.push("a look inside");
-  if (unproved(entries).length > 0) against.push("dead checks");
+  if (unproved(entries, use === "leakage").length > 0) against.push("dead checks");
   if (use === "measured" && takenIn.family === "not-known") against.push("family");
   if (coversOpen(lines).length > 0) against.push("cover");
   if (allOf(lines, "removed").some((off) => isOff(off, lines))) against.push("something off");

@@ -1,7 +1,13 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { farads, ohms, volts, watts } from "@/core/quantity/units";
-import { drainTime, planDischarge, startVoltage } from "@/core/safety/discharge";
+import {
+  drainTime,
+  largestCapacitance,
+  planDischarge,
+  startVoltage,
+  wattsNeeded,
+} from "@/core/safety/discharge";
 import { voltsAfter } from "@/core/simulation/meter";
 import { LIMITS, RUNS } from "../shop-context";
 
@@ -72,6 +78,34 @@ describe("draining a capacitor", () => {
       ),
       RUNS,
     );
+  });
+
+  it.each([
+    ["not said", { watts: undefined, volts: undefined }, "rating-not-said"],
+    ["its volts too few", { watts: watts(20), volts: volts(350) }, "volts"],
+    ["its watts too few", { watts: watts(1), volts: volts(500) }, "power"],
+  ] as const)("a resistor with %s gives no time", (_, rating, because) => {
+    const resistor = { resistance: ohms(15_000), ...rating };
+    const plan = planDischarge(part(250, 174, "electrolytic"), resistor, volts(230), LIMITS);
+    expect(plan).toMatchObject({ kind: "refuse", because });
+  });
+
+  it("what it must bear is the mean of its hardest five seconds, or a fifth of the first instant", () => {
+    expect(wattsNeeded(ohms(15_000), farads(174e-6), volts(353.6), 5)).toBeCloseTo(2.13, 2);
+    // A small part is over in an instant: its peak decides.
+    expect(wattsNeeded(ohms(1_000), farads(1e-6), volts(353.6), 5)).toBeCloseTo(25.0, 1);
+  });
+
+  it("an unmarked part is taken for the largest that fits the plate; with no power on it nothing is made up", () => {
+    expect(largestCapacitance("start", watts(550), volts(230), LIMITS)).toBeCloseTo(520e-6, 5);
+    expect(largestCapacitance("run", watts(250), volts(230), LIMITS)).toBeCloseTo(28.4e-6, 6);
+    expect(largestCapacitance("bus", watts(250), volts(230), LIMITS)).toBeGreaterThan(900e-6);
+    expect(largestCapacitance("start", undefined, volts(230), LIMITS)).toBeUndefined();
+  });
+
+  it("a board's capacitor stands at the peak of the supply, no higher", () => {
+    const plan = planDischarge({ ...part(undefined, 100), isOnBoard: true }, RESISTOR, volts(230), LIMITS);
+    expect(plan).toMatchObject({ startVolts: expect.closeTo(357.8, 1) });
   });
 
   it("needs no time when it starts below the safe voltage", () => {

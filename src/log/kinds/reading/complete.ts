@@ -135,7 +135,7 @@ function deadCheck(
     limitSource: judged.limitSource ?? null,
   };
   // A leakage clamp works on a running machine, guards on and hands off: power is earned for it, too.
-  return ok(check.needs === "powered" ? { payload, power: "guards-on" } : { payload, need: "plug-out" });
+  return ok(check.needs === "powered" ? { payload, power: "leakage" } : { payload, need: "plug-out" });
 }
 
 /** The Finding of a tool, the verdict of a dead check: worked out here, whatever the screen previewed. */
