@@ -94,13 +94,12 @@ function owedBeforeLeakage(facts: Pick<LiveFacts, "live" | "machine" | "deadChec
 }
 
 function outletGap({ bench, machine, isOutletNamed }: LiveFacts): LiveGap | undefined {
-  if (
-    machine.connection === "battery" ||
-    (bench.plug === "plugged-in" && bench.outlet === "residual-current")
-  )
-    return undefined;
-  if (machine.connection === "fixed") return "fixed-outlet";
-  return isOutletNamed ? "outlet" : "outlet-not-named";
+  if (machine.connection === "battery") return undefined;
+  const isBehindIt = bench.plug === "plugged-in" && bench.outlet === "residual-current";
+  if (machine.connection === "fixed") return isBehindIt ? undefined : "fixed-outlet";
+  // Whatever is said of an outlet that the shop does not have.
+  if (!isOutletNamed) return "outlet-not-named";
+  return isBehindIt ? undefined : "outlet";
 }
 
 /** @returns what stands between the machine and power used so, now; empty when it is granted. */

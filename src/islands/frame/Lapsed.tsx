@@ -23,8 +23,8 @@ export function Lapsed({ screen, shop, stage }: LapsedProps) {
   const [isOther, setIsOther] = useState(false);
   const { post, problem, isBusy } = usePost(job.jobId);
   if (!wasAboutTo || !HANDS.has(stage)) return null;
-  const { connection, hasBattery } = job.machine;
-  const isOneTap = connection !== "fixed" && connection !== "battery" && !hasBattery;
+  const { connection, hasBattery, hasSecondFeed } = job.machine;
+  const isOneTap = connection !== "fixed" && connection !== "battery" && !hasBattery && !hasSecondFeed;
   const stillOut = (): void => {
     const payload = { event: "unplugged", evidence: "plug-in-sight" };
     void post({ kind: "bench-state", stage, payload });

@@ -235,13 +235,8 @@ export function powerMayComeOn(
   });
   if (isOn) against.push("clip");
   if (takenIn.connection !== "battery" && !isBehindResidual(entries)) against.push("outlet");
-  if (
-    takenIn.connection !== "battery" &&
-    takenIn.connection !== "fixed" &&
-    !isOutletNamed &&
-    !isBehindResidual(entries)
-  )
-    against.push("outlet not named");
+  const isOnCord = takenIn.connection !== "battery" && takenIn.connection !== "fixed";
+  if (isOnCord && !isOutletNamed) against.push("outlet not named");
   return against;
 }
 
