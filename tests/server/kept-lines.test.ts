@@ -100,6 +100,12 @@ describe("what is never kept", () => {
     ["an entry without payload", "note", undefined, 422],
     ["an entry of nothing", "note", null, 422],
     ["a reason that is no text", "not-done", { what: "insulation", why: 7 }, 422],
+    [
+      "a part left out for a reason that is no text",
+      "refitted",
+      { line: 1, how: "left-out", count: null, why: 0, carried: [] },
+      422,
+    ],
     ["an event that every object has", "bench-state", { event: "constructor" }, 422],
     ["a plate that every object has", "nameplate", { plate: "constructor" }, 422],
     ["a reading of what every object has", "reading", { of: "constructor" }, 422],

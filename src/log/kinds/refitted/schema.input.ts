@@ -6,8 +6,9 @@ import { type Upcaster, withFields } from "../../versions";
 const leftOutHasWhy = {
   name: "why",
   message: "Why it is left out must be said.",
-  test: ({ how, why }: { readonly how?: string | undefined; readonly why?: string | undefined }): boolean =>
-    how !== "left-out" || (why ?? "").trim() !== "",
+  // The field's own test tells of a reason that is no text.
+  test: ({ how, why }: { readonly how?: string | undefined; readonly why?: unknown }): boolean =>
+    how !== "left-out" || (typeof why === "string" ? why.trim() !== "" : why !== undefined),
 };
 
 /** What went back, was replaced, or was left out and why. */
