@@ -77,6 +77,7 @@ function faultsFrom(random: SeededRandom): Fault[] {
     unproved: undefined,
     shows: 1,
     isConsequence: false,
+    isBrake: false,
     provenance: MADE_UP,
   }));
 }

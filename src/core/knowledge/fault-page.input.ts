@@ -33,6 +33,8 @@ export const faultPage = strictObject({
   shows: chance().optional().positive(),
   /** What blew or opened because of something else: mending it alone is no cure while its cause is open. */
   consequence: yup.boolean(),
+  /** Its repair touches what stops a blade: the stop is timed before the machine leaves. */
+  brake: yup.boolean(),
   /** What can hurt while it is there. */
   hazard: yup.string().max(300),
   provenance: provenance(),
@@ -65,6 +67,7 @@ export interface Fault
   readonly ladder: readonly Fix[];
   readonly shows: number;
   readonly isConsequence: boolean;
+  readonly isBrake: boolean;
 }
 
 function oddsOf(given: Readonly<Record<string, number>>, covered: readonly string[]): Record<string, number> {
@@ -102,5 +105,6 @@ export function faultOf(id: string, page: FaultPage, covered: readonly string[])
     ladder,
     shows: page.shows ?? 1,
     isConsequence: page.consequence ?? false,
+    isBrake: page.brake ?? false,
   };
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { EMPTY_REFITTED_FACTS } from "@/core/job/log/empty-facts";
-import { check, type Line } from "../job/entries";
-import { answer, CHECKED, FIT, missing, off, PLUGGED, ran, START, told, took, wordOf } from "./promise-lines";
+import { check, type Line, ran } from "../job/entries";
+import { answer, CHECKED, FIT, missing, off, PLUGGED, START, told, took, wordOf } from "./promise-lines";
 
 describe("“repaired” means it", () => {
   const DONE: readonly Line[] = [...START, FIT, ...CHECKED, PLUGGED];
@@ -86,7 +86,8 @@ describe("“repaired” means it", () => {
     [
       "a brake worked on, its stop not timed",
       [
-        ...START,
+        took({ hazards: ["blades"] }),
+        told(),
         [
           "intervention",
           { label: "Brake", faultIds: ["brake-drags"], success: 0.9, seen: null, part: "none" },
@@ -108,6 +109,14 @@ describe("“repaired” means it", () => {
     const said = wordOf(...lines);
     expect(said.word).toBe(word);
     expect(said.unproven).toContain(code);
+  });
+
+  it("a repair that may cure a brake among others asks for no timed stop where no blades run on", () => {
+    const eased: Line = [
+      "intervention",
+      { label: "Freed", faultIds: ["load-stiff", "brake-drags"], success: 0.9, seen: null, part: "none" },
+    ];
+    expect(wordOf(...START, eased, ...CHECKED, PLUGGED, ran()).word).toBe("repaired");
   });
 
   it("a failed test is struck out only with a reason", () => {

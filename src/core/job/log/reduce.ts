@@ -65,7 +65,7 @@ export interface JobView extends Reassembly {
       /** Whether it mended nothing but what blew because of something else. */
       readonly isConsequence: boolean;
     })[];
-  /** Line of the last work on a brake; 0 when there was none. */
+  /** Line of the last work that may have touched a brake of blades; 0 when there was none. */
   readonly brakeSeq: number;
   /** Every way the complaint was told, first and since. */
   readonly told: readonly (Complaint & Placed)[];
@@ -294,9 +294,21 @@ function pricesOf(unstruck: readonly Entry[], { repairs }: Pick<JobContext, "rep
   return Object.fromEntries(said);
 }
 
-/** Faults whose repair touches what stops a blade. */
-function isBrake(faultId: string): boolean {
-  return faultId.startsWith("brake-");
+/** What runs on after the switch is off, and may have a brake. */
+const RUNS_ON: readonly string[] = ["coasting", "blades"];
+
+/** The last work that may have touched a brake, on a machine whose blades run on; one repair may cure it among others. */
+function brakeSeqOf(
+  unstruck: readonly Entry[],
+  takenIn: TakenIn | null,
+  context: JobContext,
+  stations: readonly string[] | null,
+): number {
+  const hazards = hazardIds(hazardFacts(takenIn, context, stations), context.hazards);
+  if (!hazards.some((id) => RUNS_ON.includes(id))) return 0;
+  const isBrake = (faultId: string): boolean =>
+    context.faults.find(({ id }) => id === faultId)?.isBrake === true;
+  return ofKind(unstruck, "intervention").findLast(({ payload }) => payload.faultIds.some(isBrake))?.seq ?? 0;
 }
 
 /** Entries in order to what the job says now. Pure; the same entries always give the same view. */
@@ -318,8 +330,7 @@ export function reduceJob(jobId: number, entries: readonly Entry[], context: Job
     seq: entries.at(-1)?.seq ?? 0,
     takenIn: takenIn ? { ...takenIn.payload, ...placed(takenIn) } : null,
     complaint: complaint ? { ...complaint.payload, ...placed(complaint) } : null,
-    brakeSeq:
-      ofKind(unstruck, "intervention").findLast(({ payload }) => payload.faultIds.some(isBrake))?.seq ?? 0,
+    brakeSeq: brakeSeqOf(unstruck, takenIn?.payload ?? null, context, stations),
     told: ofKind(unstruck, "complaint").map((entry) => ({ ...entry.payload, ...placed(entry) })),
     ...plates,
     machine,
