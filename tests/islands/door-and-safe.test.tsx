@@ -121,6 +121,31 @@ describe("made safe", () => {
     expect(screen.getByRole("button", { name: "Battery is out" })).toBeTruthy();
   });
 
+  it("a plate that says high voltage shows no time and no way of draining", () => {
+    const plate: Line = [
+      "nameplate",
+      {
+        plate: "motor",
+        volts: "",
+        hertz: "",
+        amps: "",
+        power: "180 W",
+        speed: "",
+        powerIs: "not-said",
+        typeCode: "",
+        text: "HV 2,100 V",
+      },
+    ];
+    const job = jobOf("capacitor-start", [["bench-state", OUT], ...CHECKED, plate]);
+    posted(job);
+    $watches.set({ "118": { settledSeq: 99, touchedAt: new Date().toISOString() } });
+    render(<MakeSafeScreen job={job} shop={{ ...SHOP, now: new Date().toISOString() }} />);
+    expect(screen.getByTestId("not-drained-here").textContent).toContain(
+      "nothing in it is touched or drained",
+    );
+    expect(screen.queryByTestId("resistor-refused")).toBeNull();
+  });
+
   it("gas and high voltage end it here, whatever was measured", () => {
     show({ hazards: ["gas", "high-voltage"] });
     const alerts = screen
@@ -130,5 +155,7 @@ describe("made safe", () => {
     expect(alerts).toContain("No power here: high voltage.");
     expect(alerts).toContain("licensed gas fitter");
     expect(alerts).toContain("the guidance ends here");
+    expect(screen.queryByTestId("drain-time")).toBeNull();
+    expect(screen.queryByLabelText(/^Volts read across/)).toBeNull();
   });
 });

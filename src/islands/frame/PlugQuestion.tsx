@@ -1,7 +1,8 @@
 import { useState } from "react";
 import type { JobView } from "@/core/job/log/reduce";
 import type { Stage } from "@/core/job/stages";
-import { hasOwnBattery, type PlugEvidence } from "@/core/safety/bench-state";
+import { hasOwnBattery } from "@/core/safety/bench-gaps";
+import type { PlugEvidence } from "@/core/safety/bench-state";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { ReadingField } from "../fields/ReadingField";

@@ -1,6 +1,7 @@
 import { type ReactNode, useState } from "react";
 import type { Move } from "@/core/knowledge/types";
-import type { BenchGap, Holdable } from "@/core/safety/bench-state";
+import type { BenchGap } from "@/core/safety/bench-gaps";
+import type { Holdable } from "@/core/safety/bench-state";
 import { HOLDABLE } from "@/core/safety/hazards";
 import type { LiveGap } from "@/core/safety/live-work";
 import type { Shop } from "@/core/shop/shop";

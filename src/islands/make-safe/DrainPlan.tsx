@@ -100,7 +100,8 @@ function Refused({ plan, isSaid }: { readonly plan: DischargeRefusal; readonly i
   return (
     <p className={isSaid ? "font-semibold text-oxide" : "text-soft"} data-testid="resistor-refused">
       {isSaid ? "Not with this resistor: it would burn or flash over. " : "Say what the resistor bears. "}
-      It must bear {formatText(plan.volts, "V")} and {formatText(plan.watts, "W", 2)} or more.
+      It must bear {formatText(plan.volts, "V")} and {formatText(plan.watts, "W", 2)} or more (judged: a
+      wire-wound one bears five times its watts for five seconds).
     </p>
   );
 }

@@ -238,7 +238,16 @@ function Item(props: ItemProps) {
 
 /** Each thing in the machine that can hold charge: its marking, how to drain it, and the volts read. */
 export function StoredCharge(props: StoredProps) {
-  const { stores } = props.job.machine;
+  const { stores, blocks } = props.job.machine;
+  // No time and no way of draining is shown for what nobody touches here.
+  if (blocks.includes("inside"))
+    return (
+      <p role="alert" className="hatched border border-ink p-1.5" data-testid="not-drained-here">
+        <span className="block bg-paper px-3 py-2 font-semibold">
+          High voltage: nothing in it is touched or drained here. Pass the machine to someone who works on it.
+        </span>
+      </p>
+    );
   if (stores.length === 0)
     return (
       <p className="py-2">

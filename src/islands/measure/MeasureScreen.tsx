@@ -76,6 +76,7 @@ function Sheet({ screen, shop, measurable, loaded }: SheetProps & { readonly loa
     <BenchGate
       stage="measure"
       need={need}
+      power={move?.power ?? "off"}
       screen={screen}
       about={model.reading?.model.text || "this reading"}
       onSettled={model.settled}
