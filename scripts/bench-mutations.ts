@@ -50,9 +50,9 @@ const MUTATIONS: readonly Mutation[] = [
   },
   {
     rule: "blades are blocked before the shaft is turned",
-    file: BENCH,
-    from: 'id === "blades" ? parts.isBlocked : parts.isHeld',
-    to: 'id === "blades" ? false : parts.isHeld',
+    file: "src/core/safety/bench-gaps.ts",
+    from: "return parts.isBlocked;",
+    to: "return parts.isBlocked && false;",
   },
   {
     rule: "a board stores charge in every family",

@@ -1,4 +1,4 @@
-import type { BenchGap } from "@/core/safety/bench-state";
+import type { BenchGap } from "@/core/safety/bench-gaps";
 import type { LiveGap, LiveWarning } from "@/core/safety/live-work";
 
 /** What is still to be done before hands go in. */

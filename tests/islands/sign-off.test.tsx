@@ -5,7 +5,7 @@ import type { AcceptanceRun, Payloads } from "@/core/job/log/entry";
 import { SheetScreen } from "@/islands/sign-off/SheetScreen";
 import { SignOffScreen } from "@/islands/sign-off/SignOffScreen";
 import { $job } from "@/islands/state/job";
-import { check, type Line, OUT } from "../core/job/entries";
+import { check, type Line, OUT, ran } from "../core/job/entries";
 import { jobOf, payloads, posted, SHOP } from "./job-fixture";
 
 const COLD: Line = [
@@ -20,19 +20,8 @@ const TESTS: readonly Line[] = ["look-and-cord", "earth-continuity", "insulation
   "reading",
   check(id),
 ]);
-const run = (change: Partial<AcceptanceRun> = {}): Line => [
-  "acceptance-run",
-  {
-    circumstance: "hot",
-    minutes: 10,
-    result: "gone",
-    words: "",
-    figures: [],
-    outlet: "residual-current",
-    taken: "now",
-    ...change,
-  },
-];
+const run = (change: Partial<AcceptanceRun> = {}): Line =>
+  ran({ circumstance: "hot", minutes: 10, ...change });
 const signed = (word: Payloads["signed-off"]["word"]): Line => [
   "signed-off",
   { word, unproven: [], minutes: 30, labourMinor: 1000, partsMinor: 1200, watch: "" },

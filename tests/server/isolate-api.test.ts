@@ -35,6 +35,21 @@ describe("POST /api/isolate", () => {
     expect(body.suspects[0]?.for.map(({ seq }) => seq)).toContain(4);
   });
 
+  it("says of every move what it waits for; a gap it does not know is refused, since it would hold nothing back", async () => {
+    const bench = {
+      ...BENCH,
+      unsettled: ["blades", "charge"],
+      withheld: { guardsOn: ["cover-open"], measured: ["cover-open", "outlet"] },
+    };
+    const { body } = await ask([], { bench });
+    const blocks = new Map(body.moves.map(({ moveId, blockedBy }) => [moveId, blockedBy]));
+    expect(blocks.get("turn-shaft")).toEqual(["blades"]);
+    expect(blocks.get("start-capacitance")).toEqual(["charge"]);
+    const odd = await ask([], { bench: { ...BENCH, unsettled: ["plugg"] } });
+    expect(odd.status).toBe(422);
+    expect(odd.problem.issues[0]).toMatchObject({ path: "bench.unsettled.0", given: "plugg" });
+  });
+
   it("leaves a station out that the machine does not have", async () => {
     const { body } = await ask([], { machine: { ...MACHINE, stations: [{ id: "drive", present: false }] } });
     expect(body.suspects.map(({ roots }) => roots[0])).not.toContain("belt-off");

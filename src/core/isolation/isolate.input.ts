@@ -1,10 +1,16 @@
 import * as yup from "yup";
+import { oneOf } from "../fields.input";
+import { BENCH_GAPS } from "../safety/bench-gaps";
+import { LIVE_GAPS } from "../safety/live-work";
 import { finiteNumber, strictObject } from "../validate";
 
 const money = strictObject({
   minor: yup.number().integer().required().min(0).max(1e9),
   currency: yup.string().required().max(3),
 });
+/** What a machine waits for: only what is known, since anything else would hold nothing back. */
+const gaps = <G extends string>(label: string, known: readonly G[]) =>
+  yup.array(oneOf(label, known)).label(label).max(known.length);
 const ids = (label: string) => yup.array(yup.string().required().max(60)).label(label).max(60);
 
 const count = () => finiteNumber().required().min(0).max(1e6);
@@ -44,9 +50,12 @@ export const isolateInput = strictObject({
     drained: yup.boolean(),
     deadChecksPassed: yup.boolean(),
     /** What is not settled for hands yet; left out, plug and charge follow from the fields above. */
-    unsettled: ids("Unsettled"),
+    unsettled: gaps("Unsettled", BENCH_GAPS),
     /** What withholds power, with the guards on and for a measurement; a grant that is not mentioned is not held. */
-    withheld: strictObject({ guardsOn: ids("Withheld").required(), measured: ids("Withheld").required() })
+    withheld: strictObject({
+      guardsOn: gaps("Withheld", LIVE_GAPS).required(),
+      measured: gaps("Withheld", LIVE_GAPS).required(),
+    })
       .optional()
       .default(undefined),
     opened: ids("Opened"),

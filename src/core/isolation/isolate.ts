@@ -1,7 +1,7 @@
 import { type Parameters, parametersOf } from "../knowledge/parameters";
-import { partsOf } from "../knowledge/touches";
 import type { Move } from "../knowledge/types";
 import { fail, issue, ok, type Result } from "../result";
+import { type BenchGap, concerns } from "../safety/bench-gaps";
 import { withoutAliases } from "./aliases";
 import { type Model, modelFrom, posterior } from "./belief";
 import { type Conflict, findConflict, isBadlyExplained } from "./conflict";
@@ -81,20 +81,15 @@ function gateOf(
 /** What each move waits for, as the request tells of the machine. */
 function blocksOf({ bench }: IsolateRequest): (move: Pick<Move, "needs" | "power">) => string[] {
   const isOut = bench?.plug === "unplugged" || bench?.plug === "isolated";
-  const unsettled = bench?.unsettled ?? [
-    ...(isOut ? [] : ["plug"]),
-    ...(isOut && bench?.drained === true ? [] : ["charge"]),
+  const unsettled: readonly BenchGap[] = bench?.unsettled ?? [
+    ...(isOut ? [] : (["plug"] as const)),
+    ...(isOut && bench?.drained === true ? [] : (["charge"] as const)),
   ];
   const withheld = [...(bench?.deadChecksPassed === true ? [] : ["dead-checks"]), "outlet"];
   const live = bench?.withheld ?? { guardsOn: withheld, measured: withheld };
   return ({ needs, power }) => {
-    if (power !== "off") return power === "measured" ? live.measured : live.guardsOn;
-    const parts = partsOf(needs);
-    return unsettled.filter((gap) => {
-      if (gap === "charge" || gap === "stop") return parts.isDrained;
-      if (gap === "blades") return parts.isBlocked;
-      return gap === "plug" || gap === "battery" ? parts.isPlugOut : parts.isHeld;
-    });
+    if (power === "off") return unsettled.filter((gap) => concerns(gap, needs));
+    return [...(power === "measured" ? live.measured : live.guardsOn)];
   };
 }
 

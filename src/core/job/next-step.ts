@@ -1,6 +1,7 @@
 import type { Knowledge, Limits, Move } from "../knowledge/types";
 import { dayIn } from "../quantity/format";
-import { asSeen, gapsFor } from "../safety/bench-state";
+import { gapsFor } from "../safety/bench-gaps";
+import { asSeen } from "../safety/bench-state";
 import type { WorkedOn } from "../safety/energy-event";
 import { owedBeforePower } from "../safety/live-work";
 import type { Said } from "../tools/finding.input";

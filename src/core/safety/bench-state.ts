@@ -1,5 +1,4 @@
 import { limitOf } from "../knowledge/resolve-limits";
-import { type BenchNeed, partsOf } from "../knowledge/touches";
 import type { Limits, StoreId } from "../knowledge/types";
 import { fail, issue, ok, type Result } from "../result";
 import type { ProtectionClass } from "./dead-checks";
@@ -325,58 +324,4 @@ export function chargeState(state: BenchState, id: StoreId, now: string, limits:
   const apart = (Date.parse(item.at) - Date.parse(item.deadSince ?? item.at)) / 1000;
   const isOnce = item.needsTwo === true && apart < limitOf(limits, "electrolytic-second-reading").value;
   return isOnce ? "once" : "drained";
-}
-
-/** What still stands between the hands and the machine; empty when the need is met. */
-export type BenchGap = "stop" | "plug" | "battery" | "charge" | "springs" | "lifted-load" | "belt" | "blades";
-
-const SETTLED: ReadonlySet<ChargeState> = new Set<ChargeState>(["drained", "clip", "none"]);
-
-/** Nothing from outside reaches it. A battery machine that is not on a charger has no plug to speak of. */
-function isCutOff(state: BenchState, machine: BenchMachine): boolean {
-  if (machine.connection === "battery") return state.plug !== "plugged-in";
-  // Two feeds: a plug that is out says nothing of the other one; only volts read do.
-  if (machine.hasSecondFeed) return state.plug === "isolated" && state.provenDead !== undefined;
-  return state.plug === "unplugged" || (state.plug === "isolated" && state.provenDead !== undefined);
-}
-
-/** Unplugging never makes a battery machine safe: its battery must be out as well. */
-function hasBatteryIn(state: BenchState, machine: BenchMachine): boolean {
-  return state.battery === "in" || (hasOwnBattery(machine) && state.battery !== "out");
-}
-
-export function hasOwnBattery(machine: BenchMachine): boolean {
-  return machine.hasBattery || machine.connection === "battery";
-}
-
-/** @returns the gaps between the state (already `asSeen`) and what a move needs. */
-export function gapsFor(
-  state: BenchState,
-  need: BenchNeed,
-  machine: BenchMachine,
-  now: string,
-  limits: Limits,
-): BenchGap[] {
-  const parts = partsOf(need);
-  if (!parts.isPlugOut) return [];
-  const gaps: BenchGap[] = machine.blocks.includes("inside") && parts.isDrained ? ["stop"] : [];
-  if (!isCutOff(state, machine)) gaps.push("plug");
-  if (hasBatteryIn(state, machine)) gaps.push("battery");
-  if (parts.isDrained) {
-    const isSettled = machine.stores.every((id) => SETTLED.has(chargeState(state, id, now, limits)));
-    const isCharged = state.stored.some(({ id }) => !SETTLED.has(chargeState(state, id, now, limits)));
-    if (!isSettled || isCharged) gaps.push("charge");
-  }
-  return [
-    ...gaps,
-    ...loosened(state, machine).filter((id) => (id === "blades" ? parts.isBlocked : parts.isHeld)),
-  ];
-}
-
-/** What can move by itself, or with the shaft, and is not said to be held. */
-function loosened(state: BenchState, machine: BenchMachine): Holdable[] {
-  const loose = new Set(state.held.filter(({ is }) => is === "free").map(({ id }) => id));
-  const settled = new Set(state.held.filter(({ is }) => is !== "free").map(({ id }) => id));
-  for (const id of machine.holds) if (!settled.has(id)) loose.add(id);
-  return [...loose];
 }

@@ -1,12 +1,6 @@
 import type { Limits } from "../knowledge/types";
-import {
-  type BenchMachine,
-  type BenchState,
-  type ChargeState,
-  chargeState,
-  gapsFor,
-  hasOwnBattery,
-} from "./bench-state";
+import { gapsFor, hasOwnBattery } from "./bench-gaps";
+import { type BenchMachine, type BenchState, type ChargeState, chargeState } from "./bench-state";
 
 /** How dangerous the machine stands there: drawn as a pattern, never as colour alone. */
 export type BenchLevel = "live" | "charge" | "hands";

@@ -6,21 +6,23 @@ import type { WorkedOn } from "./energy-event";
 import type { LiveState } from "./live-state";
 
 /** Why power is not given now, the hardest reason first. Codes; screens and refusals word them. */
-export type LiveGap =
-  | "stop"
-  | "scope"
-  | "licensed"
-  | "incident"
-  | "failing"
-  | "look-inside"
-  | "dead-checks"
-  | "family"
-  | "cover-open"
-  | "parts-off"
-  | "clip"
-  | "fixed-outlet"
-  | "outlet-not-named"
-  | "outlet";
+export const LIVE_GAPS = [
+  "stop",
+  "scope",
+  "licensed",
+  "incident",
+  "failing",
+  "look-inside",
+  "dead-checks",
+  "family",
+  "cover-open",
+  "parts-off",
+  "clip",
+  "fixed-outlet",
+  "outlet-not-named",
+  "outlet",
+] as const;
+export type LiveGap = (typeof LIVE_GAPS)[number];
 
 /** What live work depends on beside the state. */
 export interface LiveFacts {

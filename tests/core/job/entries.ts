@@ -1,5 +1,5 @@
 import { EMPTY_DOOR_FACTS } from "@/core/job/log/empty-facts";
-import type { Entry, EntryKind, Payloads } from "@/core/job/log/entry";
+import type { AcceptanceRun, Entry, EntryKind, Payloads } from "@/core/job/log/entry";
 import { type JobView, reduceJob } from "@/core/job/log/reduce";
 import { currentVersion } from "@/log/read-payload";
 import { KNOWLEDGE, LIMITS } from "../shop-context";
@@ -69,3 +69,18 @@ export const check = (
   limitId: null,
   limitSource: null,
 });
+
+/** A run that was clean, made now with its grant, unless it says otherwise. */
+export const ran = (change: Partial<AcceptanceRun> = {}): Line => [
+  "acceptance-run",
+  {
+    circumstance: "idle",
+    minutes: 5,
+    result: "gone",
+    words: "",
+    figures: [],
+    outlet: "residual-current",
+    taken: "now",
+    ...change,
+  },
+];

@@ -1,13 +1,13 @@
 import { describe, expect, it } from "vitest";
 import { recallsFor } from "@/core/job/door/recall";
 import { EMPTY_FOLLOW_UP_FACTS, EMPTY_REFITTED_FACTS, EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
-import type { AcceptanceRun, Removed } from "@/core/job/log/entry";
+import type { Removed } from "@/core/job/log/entry";
 import { collars, nextStep } from "@/core/job/next-step";
 import { putBackOrder, stillOff, wireMap } from "@/core/job/reassembly/put-back";
 import { beforeAfter } from "@/core/job/sign-off/before-after";
 import { signOffWord } from "@/core/job/sign-off/sign-off";
 import { KNOWLEDGE, LIMITS, SIGN_OFF, TOOL_CARDS } from "../shop-context";
-import { CARDER, check, type Line, logOf, OUT, viewOf } from "./entries";
+import { CARDER, check, type Line, logOf, OUT, ran, viewOf } from "./entries";
 
 const off = (what: string, change: Partial<Removed> = {}): Line => [
   "removed",
@@ -105,19 +105,6 @@ const FITTED: Line = [
   "intervention",
   { label: "Fitted", faultIds: [], success: 0.9, seen: null, part: "none" },
 ];
-const run = (change: Partial<AcceptanceRun> = {}): Line => [
-  "acceptance-run",
-  {
-    circumstance: "idle",
-    minutes: 5,
-    result: "gone",
-    words: "",
-    figures: [],
-    outlet: "residual-current",
-    taken: "now",
-    ...change,
-  },
-];
 const ALWAYS: Line = ["complaint", { signs: [], circumstance: "always", afterMinutes: null, words: "Hums." }];
 const TESTS: readonly Line[] = ["look-and-cord", "earth-continuity"].map((id) => ["reading", check(id)]);
 const said = (...lines: readonly Line[]) => signOffWord(view(ALWAYS, OUT_LINE, ...lines), SIGN_OFF);
@@ -145,11 +132,11 @@ describe("leakage in place of insulation", () => {
       ["failed-check"],
     ],
   ])("%s", (_, lines, word, unproven) => {
-    expect(said(FITTED, ...TESTS, ...lines, run())).toEqual({ word, unproven });
+    expect(said(FITTED, ...TESTS, ...lines, ran())).toEqual({ word, unproven });
   });
 
   it("says nothing of the machine that was changed since", () => {
-    expect(said(leakage("passed"), FITTED, ...TESTS, run()).unproven).toEqual(["final-insulation"]);
+    expect(said(leakage("passed"), FITTED, ...TESTS, ran()).unproven).toEqual(["final-insulation"]);
   });
 });
 
@@ -162,7 +149,7 @@ describe("a part fitted for a while", () => {
     "follow-up",
     { ...EMPTY_FOLLOW_UP_FACTS, about: "temporary-part", what: "Take it out", onDay },
   ];
-  const rest = [FITTED, ...TESTS, ["reading", check("insulation")] as Line, run()];
+  const rest = [FITTED, ...TESTS, ["reading", check("insulation")] as Line, ran()];
   it("never leaves as repaired, and asks for the day on which it comes out", () => {
     expect(said(part, ...rest).unproven).toEqual(["temporary", "temporary-no-end"]);
     expect(said(part, ends(null), ...rest).unproven).toEqual(["temporary", "temporary-no-end"]);
@@ -178,7 +165,7 @@ describe("before and after", () => {
       { quantity: "capacitance", before: "61.8", after: "" },
       { quantity: "temperature", before: "", after: "" },
     ] as const;
-    const pairs = beforeAfter(view(FITTED, run({ figures })));
+    const pairs = beforeAfter(view(FITTED, ran({ figures })));
     expect(pairs).toEqual([
       { id: "time", unit: "s", before: 21, after: 4.2 },
       { id: "noise", unit: "dB", before: 71, after: 62 },

@@ -8,7 +8,7 @@ import { signOffWord } from "@/core/job/sign-off/sign-off";
 import type { Watch } from "@/core/safety/bench-state";
 import { guardEntry } from "@/log/guards";
 import { LIMITS, LIVE_SHOP, RUNS, SIGN_OFF } from "../shop-context";
-import { CARDER, check, type Line, logOf, OUT, viewOf } from "./entries";
+import { CARDER, check, type Line, logOf, OUT, ran, viewOf } from "./entries";
 
 const COMPLAINT: Complaint = { signs: ["hum"], circumstance: "cold", afterMinutes: null, words: "" };
 const TESTS: readonly Line[] = ["look-and-cord", "earth-continuity", "insulation"].map(
@@ -18,19 +18,8 @@ const FITTED: Line = [
   "intervention",
   { label: "Capacitor fitted", faultIds: ["start-capacitor-low"], success: 0.97, seen: null, part: "none" },
 ];
-const run = (change: Partial<AcceptanceRun> = {}): Line => [
-  "acceptance-run",
-  {
-    circumstance: "cold",
-    minutes: 10,
-    result: "gone",
-    words: "",
-    figures: [],
-    outlet: "residual-current",
-    taken: "now",
-    ...change,
-  },
-];
+const run = (change: Partial<AcceptanceRun> = {}): Line =>
+  ran({ circumstance: "cold", minutes: 10, ...change });
 const SCREWS: Line = [
   "removed",
   { sort: "fastener", what: "hump screws", count: 2, where: "tray 1", ...EMPTY_REMOVED_FACTS },

@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import type { StoreId } from "@/core/knowledge/types";
-import { AT_THE_DOOR, applyBenchEvent, type BenchMachine, gapsFor } from "@/core/safety/bench-state";
+import { gapsFor } from "@/core/safety/bench-gaps";
+import { AT_THE_DOOR, applyBenchEvent, type BenchMachine } from "@/core/safety/bench-state";
 import { benchSummary } from "@/core/safety/bench-summary";
 import type { EnergyEvent as BenchEvent } from "@/core/safety/energy-event";
 import { LIMITS, RUNS } from "../shop-context";

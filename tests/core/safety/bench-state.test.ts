@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Limits } from "@/core/knowledge/types";
+import { gapsFor } from "@/core/safety/bench-gaps";
 import {
   AT_THE_DOOR,
   applyBenchEvent,
@@ -7,7 +8,6 @@ import {
   type BenchMachine,
   type BenchState,
   chargeState,
-  gapsFor,
   isPlugFresh,
 } from "@/core/safety/bench-state";
 import { benchSummary } from "@/core/safety/bench-summary";

@@ -1,5 +1,5 @@
 import { EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
-import type { AcceptanceRun, Complaint, MoveAnswer, NewEntry, TakenIn } from "@/core/job/log/entry";
+import type { Complaint, MoveAnswer, NewEntry, TakenIn } from "@/core/job/log/entry";
 import { signOffWord } from "@/core/job/sign-off/sign-off";
 import { guardEntry } from "@/log/guards";
 import { CARDER, check, type Line, logOf, T0, viewOf } from "../job/entries";
@@ -29,19 +29,6 @@ export const FIT: Line = [
 export const answer = (moveId: string, outcomeId: string, taken: MoveAnswer["taken"] = "now"): Line => [
   "answer",
   { moveId, outcomeId, circumstance: "cold", taken },
-];
-export const ran = (change: Partial<AcceptanceRun> = {}): Line => [
-  "acceptance-run",
-  {
-    circumstance: "idle",
-    minutes: 5,
-    result: "gone",
-    words: "",
-    figures: [],
-    outlet: "residual-current",
-    taken: "now",
-    ...change,
-  },
 ];
 export const off = (sort: "cover" | "wire", what: string): Line => [
   "removed",

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { EMPTY_REFITTED_FACTS } from "@/core/job/log/empty-facts";
-import { gapsFor } from "@/core/safety/bench-state";
-import { type Line, logOf, OUT, T0, viewOf } from "../job/entries";
+import { gapsFor } from "@/core/safety/bench-gaps";
+import { type Line, logOf, OUT, ran, T0, viewOf } from "../job/entries";
 import { LIMITS } from "../shop-context";
 import {
   answer,
@@ -12,7 +12,6 @@ import {
   PLUGGED,
   READY,
   RUN,
-  ran,
   read,
   START,
   told,

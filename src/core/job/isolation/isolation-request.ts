@@ -3,7 +3,9 @@ import type { IsolateRequest } from "../../isolation/isolate.input";
 import type { ShopCounts } from "../../isolation/shop-counts";
 import type { Parameters } from "../../knowledge/parameters";
 import type { Access, Knowledge } from "../../knowledge/types";
+import type { BenchGap } from "../../safety/bench-gaps";
 import type { BenchState } from "../../safety/bench-state";
+import type { LiveGap } from "../../safety/live-work";
 import { kindByName } from "../door/machine-kind";
 import type { Complaint } from "../log/entry";
 import type { JobAnswer, JobView } from "../log/reduce";
@@ -26,9 +28,9 @@ export interface RequestContext {
 export interface BenchNow {
   readonly bench: BenchState;
   /** What is not settled yet for hands inside and turning. */
-  readonly unsettled: readonly string[];
+  readonly unsettled: readonly BenchGap[];
   /** What withholds power. */
-  readonly withheld: { readonly guardsOn: readonly string[]; readonly measured: readonly string[] };
+  readonly withheld: { readonly guardsOn: readonly LiveGap[]; readonly measured: readonly LiveGap[] };
 }
 
 /** What stands open, as the access that moves ask for: as it was said, or by its exact name in lines of before. */

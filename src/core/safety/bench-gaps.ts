@@ -1,0 +1,88 @@
+import { type BenchNeed, partsOf } from "../knowledge/touches";
+import type { Limits, StoreId } from "../knowledge/types";
+import {
+  type BenchMachine,
+  type BenchState,
+  type ChargeState,
+  chargeState,
+  type Holdable,
+} from "./bench-state";
+
+/** What still stands between the hands and the machine; empty when the need is met. */
+export const BENCH_GAPS = [
+  "stop",
+  "plug",
+  "battery",
+  "charge",
+  "springs",
+  "lifted-load",
+  "belt",
+  "blades",
+] as const;
+export type BenchGap = (typeof BENCH_GAPS)[number];
+
+/** Whether a gap stands in the way of what needs this. */
+export function concerns(gap: BenchGap, need: BenchNeed): boolean {
+  const parts = partsOf(need);
+  switch (gap) {
+    case "plug":
+    case "battery":
+      return parts.isPlugOut;
+    case "stop":
+    case "charge":
+      return parts.isDrained;
+    case "blades":
+      return parts.isBlocked;
+    case "springs":
+    case "lifted-load":
+    case "belt":
+      return parts.isHeld;
+  }
+}
+
+const SETTLED: ReadonlySet<ChargeState> = new Set<ChargeState>(["drained", "clip", "none"]);
+
+/** Nothing from outside reaches it. A battery machine that is not on a charger has no plug to speak of. */
+function isCutOff(state: BenchState, machine: BenchMachine): boolean {
+  if (machine.connection === "battery") return state.plug !== "plugged-in";
+  // Two feeds: a plug that is out says nothing of the other one; only volts read do.
+  if (machine.hasSecondFeed) return state.plug === "isolated" && state.provenDead !== undefined;
+  return state.plug === "unplugged" || (state.plug === "isolated" && state.provenDead !== undefined);
+}
+
+/** Unplugging never makes a battery machine safe: its battery must be out as well. */
+function hasBatteryIn(state: BenchState, machine: BenchMachine): boolean {
+  return state.battery === "in" || (hasOwnBattery(machine) && state.battery !== "out");
+}
+
+export function hasOwnBattery(machine: BenchMachine): boolean {
+  return machine.hasBattery || machine.connection === "battery";
+}
+
+/** @returns the gaps between the state (already `asSeen`) and what a move needs. */
+export function gapsFor(
+  state: BenchState,
+  need: BenchNeed,
+  machine: BenchMachine,
+  now: string,
+  limits: Limits,
+): BenchGap[] {
+  const isSettled = (id: StoreId): boolean => SETTLED.has(chargeState(state, id, now, limits));
+  const isDrained = machine.stores.every(isSettled) && state.stored.every(({ id }) => isSettled(id));
+  const when = (stands: boolean, gap: BenchGap): BenchGap[] => (stands ? [gap] : []);
+  return [
+    ...when(machine.blocks.includes("inside"), "stop"),
+    ...when(!isCutOff(state, machine), "plug"),
+    ...when(hasBatteryIn(state, machine), "battery"),
+    ...when(!isDrained, "charge"),
+    ...loosened(state, machine),
+  ].filter((gap) => concerns(gap, need));
+}
+
+/** What can move by itself, or with the shaft, and is not said to be held. */
+function loosened(state: BenchState, machine: BenchMachine): Holdable[] {
+  const loose = new Set(state.held.filter(({ is }) => is === "free").map(({ id }) => id));
+  const settled = new Set(state.held.filter(({ is }) => is !== "free").map(({ id }) => id));
+  for (const id of machine.holds) if (!settled.has(id)) loose.add(id);
+  return [...loose];
+}
