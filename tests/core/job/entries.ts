@@ -29,8 +29,8 @@ export function logOf(...lines: readonly Line[]): Entry[] {
   );
 }
 
-export function viewOf(entries: readonly Entry[]): JobView {
-  return reduceJob(118, entries, { ...KNOWLEDGE, limits: LIMITS });
+export function viewOf(entries: readonly Entry[], limits = LIMITS): JobView {
+  return reduceJob(118, entries, { ...KNOWLEDGE, limits });
 }
 
 export const CARDER: Payloads["taken-in"] = {

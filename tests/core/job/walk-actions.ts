@@ -1,11 +1,13 @@
 import { EMPTY_FOLLOW_UP_FACTS, EMPTY_REFITTED_FACTS, EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
 import type { Complaint, Entry, EntryKind, NewEntry, Payloads, TakenIn } from "@/core/job/log/entry";
 import type { JobView } from "@/core/job/log/reduce";
+import { resolveLimits } from "@/core/knowledge/resolve-limits";
 import type { BenchNeed, PowerUse } from "@/core/knowledge/touches";
+import type { Limits } from "@/core/knowledge/types";
 import type { BenchEvent } from "@/core/safety/bench-event.input";
 import type { Watch } from "@/core/safety/bench-state";
 import { seededRandom } from "@/core/seeded-random";
-import { KNOWLEDGE } from "../shop-context";
+import { KNOWLEDGE, LIMITS } from "../shop-context";
 import { CARDER, check, viewOf } from "./entries";
 
 export const SEED = 20_261_126;
@@ -96,8 +98,26 @@ export interface Walk {
   queue: Action[];
   clock: number;
   watches: Partial<Record<string, Watch>>;
-  isOutletNamed: boolean;
+  shop: Shop;
 }
+
+/** What the shop has set, as far as safety reads it. */
+export interface Shop {
+  readonly isOutletNamed: boolean;
+  readonly limits: Limits;
+}
+
+/**
+ * Set-up is saved in the middle of a job: the outlet is named or not, one limit is the shop's own. What SAFETY asks
+ * for stays the least: what would loosen it is refused, and then the shop is as it was.
+ */
+export function setUp(old: Shop): Shop {
+  const row = pick(KNOWLEDGE.limits.filter(({ safety }) => safety));
+  const limits = resolveLimits(KNOWLEDGE, { [row.id]: row.value * pick([-1, 0, 0.5, 0.9, 1.1, 2, 1e9]) });
+  return { isOutletNamed: chance(0.9), limits: limits.ok ? limits.value : old.limits };
+}
+
+export const NEW_SHOP: Shop = { isOutletNamed: true, limits: LIMITS };
 
 export const iso = (clock: number): string => new Date(clock).toISOString();
 

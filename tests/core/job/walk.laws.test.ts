@@ -7,12 +7,24 @@ import { isHere, type Standing, standingOf } from "@/core/job/standing";
 import { partsOf } from "@/core/knowledge/touches";
 import { applyBenchEvent } from "@/core/safety/bench-state";
 import { guardEntry } from "@/log/guards";
-import { KNOWLEDGE, LIMITS, LIVE_SHOP, SIGN_OFF, TOOL_CARDS } from "../shop-context";
+import { KNOWLEDGE, TOOL_CARDS } from "../shop-context";
 import { handsMayGoIn } from "./bare-log";
 import { powerMayComeOn } from "./bare-power";
 import { againstRepaired } from "./bare-word";
 import { logOf, viewOf } from "./entries";
-import { anyEntry, chance, complaint, iso, machine, next, PEOPLE, SEED, type Walk } from "./walk-actions";
+import {
+  anyEntry,
+  chance,
+  complaint,
+  iso,
+  machine,
+  NEW_SHOP,
+  next,
+  PEOPLE,
+  SEED,
+  setUp,
+  type Walk,
+} from "./walk-actions";
 
 const STEPS = Number(process.env["WALK_STEPS"] ?? 10_000);
 /** A job is left and another one taken in after so many lines. */
@@ -28,7 +40,7 @@ function append(walk: Walk, entry: NewEntry, by: string): void {
 }
 
 function newJob(clock: number): Walk {
-  const walk: Walk = { entries: [], queue: [], clock, watches: {}, isOutletNamed: chance(0.9) };
+  const walk: Walk = { entries: [], queue: [], clock, watches: {}, shop: NEW_SHOP };
   append(walk, { kind: "taken-in", payload: machine() }, PEOPLE[0]);
   append(walk, { kind: "complaint", payload: complaint() }, PEOPLE[0]);
   return walk;
@@ -47,12 +59,13 @@ function touch(walk: Walk, by: string, entry: NewEntry): void {
 /** What the database keeps of a job for the Bench, as it comes back from there. */
 const kept = (view: JobView): Standing => JSON.parse(JSON.stringify(standingOf(view)));
 
-function bandsOf(view: Standing, clock: number) {
+function bandsOf(view: Standing, { clock, shop: { limits } }: Walk) {
+  const { deadChecks, moves } = KNOWLEDGE;
   const context = {
-    deadChecks: KNOWLEDGE.deadChecks,
-    moves: KNOWLEDGE.moves,
+    deadChecks,
+    moves,
     tools: TOOL_CARDS,
-    limits: LIMITS,
+    limits,
     now: iso(clock),
     zone: "Atlantic/Faroe",
   };
@@ -61,7 +74,7 @@ function bandsOf(view: Standing, clock: number) {
     collars: collars(view, { ...context, isPlugFresh }),
   }));
   const isGone = bands.some(({ step }) => step.band === "gone");
-  return { bands, word: signOffWord(view, SIGN_OFF), isHereOrGone: isHere(view) !== isGone };
+  return { bands, word: signOffWord(view, { deadChecks, limits }), isHereOrGone: isHere(view) !== isGone };
 }
 
 describe(`a walk of ${STEPS} actions over the bench state and the guards`, () => {
@@ -75,11 +88,13 @@ describe(`a walk of ${STEPS} actions over the bench state and the guards`, () =>
         walk.clock += chance(0.1) ? 40 * 60_000 : Math.floor(next() * 90_000);
         const by = chance(0.9) ? PEOPLE[0] : PEOPLE[1];
         if (chance(0.03)) delete walk.watches[by];
-        const view = viewOf(walk.entries);
+        if (chance(0.02)) walk.shop = setUp(walk.shop);
+        const { limits, isOutletNamed } = walk.shop;
+        const view = viewOf(walk.entries, limits);
         const { entry, need, power } = anyEntry(walk);
         const tried =
           entry.kind === "bench-state" && entry.payload.event !== "incident"
-            ? applyBenchEvent(view.bench, entry.payload, iso(walk.clock), view.machine, LIMITS)
+            ? applyBenchEvent(view.bench, entry.payload, iso(walk.clock), view.machine, limits)
             : undefined;
         const refused =
           tried && !tried.ok
@@ -89,9 +104,9 @@ describe(`a walk of ${STEPS} actions over the bench state and the guards`, () =>
                 now: iso(walk.clock),
                 watch: walk.watches[by],
                 need,
-                limits: LIMITS,
+                limits,
                 power,
-                live: { ...LIVE_SHOP, isOutletNamed: walk.isOutletNamed },
+                live: { deadChecks: KNOWLEDGE.deadChecks, isOutletNamed },
                 today: iso(walk.clock).slice(0, 10),
               });
         const isLate = "taken" in entry.payload && entry.payload.taken === "afterwards";
@@ -111,17 +126,17 @@ describe(`a walk of ${STEPS} actions over the bench state and the guards`, () =>
         }
         if (!isLate && power !== "off") {
           counts.live += 1;
-          expect(powerMayComeOn(walk.entries, power, walk.isOutletNamed), place).toEqual([]);
+          expect(powerMayComeOn(walk.entries, power, isOutletNamed), place).toEqual([]);
         }
         append(walk, entry, by);
         touch(walk, by, entry);
-        const after = viewOf(walk.entries);
+        const after = viewOf(walk.entries, limits);
         if (step % 20 === 0) {
-          const bands = bandsOf(kept(after), walk.clock);
-          expect(bands).toEqual(bandsOf(after, walk.clock));
+          const bands = bandsOf(kept(after), walk);
+          expect(bands).toEqual(bandsOf(after, walk));
           expect(bands.isHereOrGone, `step ${step}`).toBe(true);
         }
-        const { word } = signOffWord(after, SIGN_OFF);
+        const { word } = signOffWord(after, { deadChecks: KNOWLEDGE.deadChecks, limits });
         if (word !== "repaired") continue;
         counts.repaired += 1;
         expect(againstRepaired(walk.entries), `step ${step}, seed ${SEED}`).toEqual([]);
