@@ -172,7 +172,7 @@ interface Row extends Mutation {
 
 const INTRO = `# Rules of safety, where each is held, and what fails without it
 
-Made by \`npm run bench:mutations\`: each rule below was broken in a copy of the tree, and the first test that failed is named. The random walk (\`tests/core/job/walk.laws.test.ts\`) tries hostile orders on two devices, late and struck lines, all families, connections and classes; its oracle (\`tests/core/job/bare-log.ts\`, \`bare-power.ts\`, \`bare-word.ts\`) reads SAFETY a second time from the bare log and shares no code with the program. 10,000 actions in \`npm test\`, 100,000 with \`WALK_STEPS=100000\`.
+Made by \`npm run bench:mutations\`: each rule below was broken in a copy of the tree, and the first test that failed is named. The random walk (\`tests/core/job/walk.laws.test.ts\`) tries hostile orders on two devices, late and struck lines, all families, connections and classes, Set-up saved in the middle of a job; its oracle (\`tests/core/job/bare-log.ts\`, \`bare-power.ts\`, \`bare-word.ts\`) reads SAFETY a second time from the bare log and shares no code with the program. 10,000 actions in \`npm test\`, 100,000 with \`WALK_STEPS=100000\`.
 
 Energy is one fold over the whole log (\`src/core/safety/energy.ts\`). Each kind of entry states what it did to the energy in its own room (\`src/log/kinds/<kind>/energy.ts\`); guards, offers, screens and \`/api/isolate\` read what the fold says and nothing else. What a move needs follows from what it touches (\`src/core/knowledge/touches.ts\`). Live work is earned (\`src/core/safety/live-work.ts\`); the word on the sheet follows in \`src/core/job/sign-off/sign-off.ts\`.
 `;

@@ -68,6 +68,13 @@ describe("a move that the machine is not ready for", () => {
     expect(screen.getByRole("heading", { level: 3 }).textContent).toBe("Turn the shaft by hand");
   });
 
+  it("known to be plugged in: says to pull it, and does not offer what is known", () => {
+    show("turn-shaft", [PLUGGED]);
+    expect(screen.getByRole("heading", { level: 1 }).textContent).toBe("First: pull the plug");
+    expect(screen.getByRole("button", { name: "Out, plug in sight" })).toBeTruthy();
+    expect(screen.queryByRole("button", { name: "It is plugged in" })).toBeNull();
+  });
+
   it("asks for the blades by one tap of its own", async () => {
     const bodies = show("turn-shaft", [["bench-state", OUT]], { hazards: ["blades"] });
     fireEvent.click(screen.getByRole("button", { name: "The blades are blocked" }));

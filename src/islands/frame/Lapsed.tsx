@@ -14,8 +14,8 @@ interface LapsedProps {
   readonly stage: Stage;
 }
 
-/** Stages at which hands go in: only there a lapsed plug stands in the way. */
-const HANDS: ReadonlySet<Stage> = new Set(["isolate", "measure", "put-back"]);
+/** Stages at which hands go in and a lapsed plug stands in the way; Isolate asks in its own card, by the move. */
+const HANDS: ReadonlySet<Stage> = new Set(["measure", "put-back"]);
 
 /** The plug was out and is no longer known to be: what the repairer was about to do, and one tap to go on. */
 export function Lapsed({ screen, shop, stage }: LapsedProps) {

@@ -19,6 +19,8 @@ const EVIDENCE: readonly { readonly evidence: PlugEvidence; readonly label: stri
 interface QuestionProps {
   readonly job: JobView;
   readonly stage: Stage;
+  /** It is known to be in: only how it came out is asked. */
+  readonly isIn?: boolean;
   readonly onSettled?: () => void;
 }
 
@@ -69,7 +71,7 @@ function Isolated({ job, stage, onSettled }: QuestionProps) {
 
 /** Where the plug is: one tap, nothing prefilled. Asked again whenever this screen cannot know it any more. */
 export function PlugQuestion(props: QuestionProps) {
-  const { job, stage, onSettled } = props;
+  const { job, stage, isIn, onSettled } = props;
   const { post, problem, isBusy } = usePost(job.jobId);
   const say = async (payload: Record<string, unknown>): Promise<void> => {
     if (await post({ kind: "bench-state", stage, payload })) onSettled?.();
@@ -106,7 +108,7 @@ export function PlugQuestion(props: QuestionProps) {
       {connection === "fixed" || connection === "battery" ? null : (
         <div className="flex flex-wrap gap-3">
           {EVIDENCE.map(({ evidence, label }) => button(label, { event: "unplugged", evidence }))}
-          {button("It is plugged in", { event: "plugged-in", outlet: "not-said" })}
+          {isIn ? null : button("It is plugged in", { event: "plugged-in", outlet: "not-said" })}
         </div>
       )}
       {battery}

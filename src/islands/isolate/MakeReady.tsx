@@ -5,7 +5,7 @@ import type { Holdable } from "@/core/safety/bench-state";
 import { HOLDABLE } from "@/core/safety/hazards";
 import type { LiveGap } from "@/core/safety/live-work";
 import type { Shop } from "@/core/shop/shop";
-import { LIVE_GAP_WORDS, LIVE_WARNING_WORDS } from "@/log/gap-words";
+import { BENCH_GAP_WORDS, LIVE_GAP_WORDS, LIVE_WARNING_WORDS } from "@/log/gap-words";
 import { ClipsOff } from "../frame/ClipsOff";
 import { GapLink } from "../frame/GapLink";
 import { HoldItem } from "../frame/HoldItem";
@@ -33,14 +33,20 @@ const BENCH_TITLES: Readonly<Record<BenchGap, string>> = {
   blades: "First: block the blades",
 };
 
+function titleOf(gap: BenchGap, screen: JobScreen): string {
+  const isIn = gap === "plug" && screen.bench.plug === "plugged-in";
+  return isIn ? "First: pull the plug" : BENCH_TITLES[gap];
+}
+
 function isHoldable(gap: BenchGap): gap is Holdable {
   return HOLDABLE.some((one) => one === gap);
 }
 
 function BenchStep({ gap, screen }: { readonly gap: BenchGap; readonly screen: JobScreen }) {
   const { job } = screen;
+  const isIn = screen.bench.plug === "plugged-in";
   if (gap === "stop") return <p>Pass it to someone who works on high voltage.</p>;
-  if (gap === "plug" || gap === "battery") return <PlugQuestion job={job} stage="isolate" />;
+  if (gap === "plug" || gap === "battery") return <PlugQuestion job={job} stage="isolate" isIn={isIn} />;
   if (isHoldable(gap)) return <HoldItem job={job} stage="isolate" id={gap} />;
   return (
     <a className="btn btn-primary btn-loud" href={`/jobs/${job.jobId}/make-safe#charge`}>
@@ -94,7 +100,7 @@ export function WayThere({ screen, shop, move }: Omit<ReadyProps, "children">) {
     <div className="hatched mt-2 mb-3 rounded-[3px] border-[1.5px] border-ink p-2" data-testid="make-ready">
       <div className="bg-paper px-4 py-3">
         <h1 className="mb-2 font-bold text-2xl leading-tight tracking-tight">
-          {firstBench ? BENCH_TITLES[firstBench] : firstLive ? LIVE_GAP_WORDS[firstLive].what : ""}
+          {firstBench ? titleOf(firstBench, screen) : firstLive ? LIVE_GAP_WORDS[firstLive].what : ""}
         </h1>
         {firstBench ? <BenchStep gap={firstBench} screen={screen} /> : null}
         {firstBench === undefined && firstLive ? (
@@ -103,7 +109,7 @@ export function WayThere({ screen, shop, move }: Omit<ReadyProps, "children">) {
         <Then
           words={
             firstBench
-              ? restBench.map((gap) => `${BENCH_TITLES[gap].replace("First: ", "")}.`)
+              ? restBench.map((gap) => `${BENCH_GAP_WORDS[gap]}.`)
               : restLive.map((gap) => LIVE_GAP_WORDS[gap].what)
           }
         />
