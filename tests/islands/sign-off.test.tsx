@@ -58,6 +58,18 @@ describe("final tests", () => {
     expect(screen.getByText("Insulation, line and neutral joined to metal")).toBeTruthy();
   });
 
+  it.each([
+    ["cover", "fan guard", "back", "Covers on, nothing left over1 back"],
+    ["part", "spare bracket", "left-out", "Covers on, nothing left over0 back, 1 left out"],
+    ["cover", "fan guard", "left-out", "Not fitted, and it protects: fan guard"],
+  ] as const)("a %s (%s) that is %s: covers are told as they are", (sort, what, how, words) => {
+    show(
+      ["removed", { sort, what, count: 1, where: "", ...EMPTY_REMOVED_FACTS }],
+      ["refitted", { ...EMPTY_REFITTED_FACTS, line: 4, how, why: "broken" }],
+    );
+    expect(screen.getByTestId("covers").textContent).toContain(words);
+  });
+
   it("leakage is offered where insulation cannot be taken", () => {
     show(FITTED);
     tap("It cannot be taken: leakage current instead");

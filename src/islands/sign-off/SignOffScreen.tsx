@@ -14,7 +14,6 @@ import { JobFrame } from "../frame/JobFrame";
 import { Part } from "../frame/Part";
 import { PlugQuestion } from "../frame/PlugQuestion";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
-import { VerdictMark } from "../frame/VerdictMark";
 import { useAwake } from "../state/awake";
 import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
@@ -22,6 +21,7 @@ import { billWords } from "../words/bill";
 import { promiseWords } from "../words/put-back";
 import { RUN_RESULT, RUN_WORDS, SIGN_OFF_WORDS, UNPROVEN_WORDS } from "../words/runs";
 import { AcceptanceRun } from "./AcceptanceRun";
+import { Covers } from "./Covers";
 import { Figures } from "./Figures";
 import { asksLater, Promises } from "./Promises";
 
@@ -181,18 +181,6 @@ function Signed({ job }: { readonly job: JobView }) {
       ) : null}
       <Reopen job={job} />
     </div>
-  );
-}
-
-/** Covers and parts as the log has them: nothing to tick here, it follows from what went back. */
-function Covers({ job }: { readonly job: JobView }) {
-  const left = stillOff(job).length + job.bench.opened.length;
-  return (
-    <p className="flex flex-wrap items-center gap-2 border-rule border-t py-2.5 text-lg">
-      <VerdictMark shape={left === 0 ? "ticked" : "failed"} />
-      <b>Covers on, nothing left over</b>
-      <span>{left === 0 ? `${job.removed.length} lines accounted for` : `${left} not back`}</span>
-    </p>
   );
 }
 
