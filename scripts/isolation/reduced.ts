@@ -6,6 +6,7 @@ import { modelFrom } from "@/core/isolation/belief";
 import { buildHypotheses } from "@/core/isolation/hypotheses";
 import type { OutcomeTable } from "@/core/isolation/outcome-table";
 import { repairGroups } from "@/core/isolation/repair-groups";
+import { single } from "@/core/isolation/variants";
 import type { Parameters } from "@/core/knowledge/parameters";
 import type { Access, Fault, Move, Provenance, Repair } from "@/core/knowledge/types";
 import { type SeededRandom, seededRandom } from "@/core/seeded-random";
@@ -69,6 +70,7 @@ function faultsFrom(random: SeededRandom): Fault[] {
     families: [FAMILY],
     odds: { [FAMILY]: between(random, 0.05, 1) },
     does: [],
+    modes: [],
     leadsTo: [],
     provenBy: [],
     fix: { repair: `repair-${index}`, success: between(random, 0.8, 0.98) },
@@ -134,7 +136,7 @@ export function reducedBench(
     provenance: MADE_UP,
   }));
   const model = modelFrom(
-    buildHypotheses(faults, FAMILY, maxRoots, parameters),
+    buildHypotheses(faults.map(single), FAMILY, maxRoots, parameters),
     moves,
     tableFor(FAULTS, random),
   );

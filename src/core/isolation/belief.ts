@@ -47,10 +47,7 @@ function likelihoodOf(model: Model, move: number, answer: Answer, state: number)
 }
 
 function indices(model: Model, faultIds: readonly string[]): number[] {
-  return faultIds.flatMap((id) => {
-    const index = model.hypotheses.faults.findIndex((fault) => fault.id === id);
-    return index === -1 ? [] : [index];
-  });
+  return model.hypotheses.faults.flatMap(({ id }, index) => (faultIds.includes(id) ? [index] : []));
 }
 
 /** Each branch splits in two: the intervention took away what it was meant to, or it did not. */

@@ -1,7 +1,8 @@
 import type { Parameters } from "../knowledge/parameters";
-import type { Fault, Inseparable, Station } from "../knowledge/types";
+import type { Inseparable, Station } from "../knowledge/types";
 import { likelihoods, type Model } from "./belief";
 import type { Answer, Intervention } from "./evidence";
+import { placesById, type Variant } from "./variants";
 
 /** How strongly one answer speaks, in bits; the sign is in the list it stands in. */
 export interface Weight {
@@ -119,19 +120,21 @@ function likeliestSets(model: Model, belief: Float64Array): readonly (readonly n
   return sets;
 }
 
-/** Faults by themselves, and those that no move tells apart together, the likelier first. */
+/** Faults in all the ways they show, and those that no move tells apart together, the likelier first. */
 function asOne(
-  faults: readonly Fault[],
+  faults: readonly Variant[],
   byRoot: Float64Array,
   inseparable: readonly Inseparable[],
 ): number[][] {
-  const numberOf = new Map(faults.map(({ id }, index) => [id, index]));
+  const places = placesById(faults);
   const groups = inseparable
-    .map((group) => group.faults.flatMap((id) => numberOf.get(id) ?? []))
-    .filter((members) => members.length > 1)
-    .map((members) => members.sort((one, other) => (byRoot[other] ?? 0) - (byRoot[one] ?? 0)));
+    .map((group) => group.faults.filter((id) => places.has(id)))
+    .filter((members) => members.length > 1);
   const grouped = new Set(groups.flat());
-  return [...groups, ...[...faults.keys()].filter((root) => !grouped.has(root)).map((root) => [root])];
+  const alone = [...places.keys()].filter((id) => !grouped.has(id)).map((id) => [id]);
+  return [...groups, ...alone].map((ids) =>
+    ids.flatMap((id) => places.get(id) ?? []).sort((one, other) => (byRoot[other] ?? 0) - (byRoot[one] ?? 0)),
+  );
 }
 
 /** What each line says of some roots: the answers that one line gives add up. */
@@ -157,13 +160,13 @@ export function suspects(
     const chance = members.reduce((sum, root) => sum + (byRoot[root] ?? 0), 0);
     const weights = chance < 1e-3 ? [] : byLine(answers, members);
     const [root = 0] = members;
-    const [id = "", ...alike] = members.map((index) => faults[index]?.id ?? "");
+    const [id = "", ...alike] = new Set(members.map((index) => faults[index]?.id ?? ""));
     return {
       roots: [id],
       alike,
       consequences: (sets[root] ?? [])
         .filter((index) => index !== root)
-        .map((index) => model.hypotheses.faults[index]?.id ?? ""),
+        .map((index) => faults[index]?.id ?? ""),
       chance,
       for: weights.filter(({ bits }) => bits > LEAST_BITS),
       against: weights

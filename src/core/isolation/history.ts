@@ -1,6 +1,7 @@
 import { type Model, posterior } from "./belief";
 import type { Answer, Intervention } from "./evidence";
 import type { AnswerLikelihoods } from "./explain";
+import { placesById } from "./variants";
 
 /** How suspicion stood once a line of the log was known. */
 export interface Standpoint {
@@ -17,8 +18,8 @@ function leadingIn({ hypotheses }: Model, belief: Float64Array): Standpoint["lea
   hypotheses.all.forEach(({ roots }, index) => {
     for (const root of roots) byRoot[root] = (byRoot[root] ?? 0) + (belief[index] ?? 0);
   });
-  return hypotheses.faults
-    .map(({ id }, root) => ({ root: id, chance: byRoot[root] ?? 0 }))
+  return [...placesById(hypotheses.faults)]
+    .map(([root, places]) => ({ root, chance: places.reduce((sum, at) => sum + (byRoot[at] ?? 0), 0) }))
     .sort((one, other) => other.chance - one.chance || one.root.localeCompare(other.root))
     .slice(0, LEADING);
 }

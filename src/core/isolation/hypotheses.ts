@@ -1,5 +1,6 @@
 import type { Parameters } from "../knowledge/parameters";
 import type { Fault } from "../knowledge/types";
+import { placesById, type Variant, variantsOf } from "./variants";
 
 /** A set of roots and the consequences they brought about. Faults are indices into the model's list. */
 export interface Hypothesis {
@@ -12,7 +13,8 @@ export interface Hypothesis {
 }
 
 export interface Hypotheses {
-  readonly faults: readonly Fault[];
+  /** Faults in each of the ways they show. */
+  readonly faults: readonly Variant[];
   readonly all: readonly Hypothesis[];
 }
 
@@ -20,29 +22,48 @@ export interface Hypotheses {
 const MAX_DEPTH = 3;
 const NO_FAULT = "no-fault-found";
 
-/** Faults of a family that can be in a machine with these stations. */
-export function faultsFor(faults: readonly Fault[], family: string, stations: ReadonlySet<string>): Fault[] {
-  return faults.filter((fault) => fault.families.includes(family) && stations.has(fault.station));
+/** Faults of a family that can be in a machine with these stations, in each of the ways they show. */
+export function faultsFor(
+  faults: readonly Fault[],
+  family: string,
+  stations: ReadonlySet<string>,
+): Variant[] {
+  return faults
+    .filter((fault) => fault.families.includes(family) && stations.has(fault.station))
+    .flatMap((fault) => variantsOf(fault, family));
 }
+
+type Places = ReadonlyMap<string, readonly number[]>;
 
 interface Grown {
   readonly faults: readonly number[];
   readonly chance: number;
 }
 
-function edgesFrom(fault: Fault, indexOf: ReadonlyMap<string, number>): { to: number; chance: number }[] {
-  return fault.leadsTo.flatMap(({ fault: id, chance }) => {
-    const to = indexOf.get(id);
-    return to === undefined ? [] : [{ to, chance }];
-  });
+/** What may come next, each consequence in the ways it shows, with the chance that it does not come. */
+interface Coming {
+  readonly ways: readonly number[];
+  readonly away: number;
+}
+
+function comingFrom(
+  fresh: readonly number[],
+  all: ReadonlySet<number>,
+  faults: readonly Variant[],
+  places: Places,
+): Coming[] {
+  const coming = new Map<string, Coming>();
+  for (const from of fresh)
+    for (const { fault: id, chance } of faults[from]?.leadsTo ?? []) {
+      const ways = places.get(id) ?? [];
+      if (ways.length === 0 || ways.some((way) => all.has(way))) continue;
+      coming.set(id, { ways, away: (coming.get(id)?.away ?? 1) * (1 - chance) });
+    }
+  return [...coming.values()];
 }
 
 /** Every subset of the consequences of `roots`, each with its chance: an effect of two causes has two chances to come. */
-function grow(
-  roots: readonly number[],
-  faults: readonly Fault[],
-  indexOf: ReadonlyMap<string, number>,
-): Grown[] {
+function grow(roots: readonly number[], faults: readonly Variant[], places: Places): Grown[] {
   let layers: { all: ReadonlySet<number>; fresh: readonly number[]; chance: number }[] = [
     { all: new Set(roots), fresh: roots, chance: 1 },
   ];
@@ -50,17 +71,14 @@ function grow(
   for (let depth = 0; depth < MAX_DEPTH; depth += 1) {
     const next: typeof layers = [];
     for (const { all, fresh, chance } of layers) {
-      const stays = new Map<number, number>();
-      for (const from of fresh) {
-        const fault = faults[from];
-        for (const { to, chance: edge } of fault ? edgesFrom(fault, indexOf) : [])
-          if (!all.has(to)) stays.set(to, (stays.get(to) ?? 1) * (1 - edge));
-      }
       let branches: { picked: number[]; chance: number }[] = [{ picked: [], chance }];
-      for (const [to, away] of stays)
+      for (const { ways, away } of comingFrom(fresh, all, faults, places))
         branches = branches.flatMap((one) => [
           { picked: one.picked, chance: one.chance * away },
-          { picked: [...one.picked, to], chance: one.chance * (1 - away) },
+          ...ways.map((to) => ({
+            picked: [...one.picked, to],
+            chance: one.chance * (1 - away) * (faults[to]?.share ?? 1),
+          })),
         ]);
       for (const { picked, chance: reached } of branches) {
         const grown = new Set([...all, ...picked]);
@@ -74,8 +92,9 @@ function grow(
   return done;
 }
 
-/** One reading cannot prove both of two states of one part: such a pair cannot be. */
+/** Ways of one fault exclude each other; and one reading cannot prove both of two states of one part. */
 function exclude(one: Fault, other: Fault): boolean {
+  if (one.id === other.id) return true;
   return one.provenBy.some(({ moveId }) =>
     other.provenBy.some(
       (proof) =>
@@ -89,12 +108,12 @@ function exclude(one: Fault, other: Fault): boolean {
  * A pair's prior is the product of its odds times the rate of a second root. "No fault now" stands alone.
  */
 export function buildHypotheses(
-  faults: readonly Fault[],
+  faults: readonly Variant[],
   family: string,
   maxRoots: 1 | 2,
   parameters: Parameters,
 ): Hypotheses {
-  const indexOf = new Map(faults.map(({ id }, index) => [id, index]));
+  const places = placesById(faults);
   const odds = faults.map((fault) => fault.odds[family] ?? 0);
   const total = odds.reduce((sum, one) => sum + one, 0);
   const rate = parameters["second-root-rate"];
@@ -111,7 +130,7 @@ export function buildHypotheses(
       }
   const sum = rootSets.reduce((acc, { weight }) => acc + weight, 0);
   const all = rootSets.flatMap(({ roots, weight }) =>
-    grow(roots, faults, indexOf).map(({ faults: present, chance }) => ({
+    grow(roots, faults, places).map(({ faults: present, chance }) => ({
       roots,
       faults: present,
       prior: (weight / sum) * chance,
@@ -126,16 +145,16 @@ export function buildHypotheses(
  * @param faults all faults that any of the kinds can have
  */
 export function buildKinds(
-  faults: readonly Fault[],
-  kinds: readonly { readonly family: string; readonly share: number; readonly faults: readonly Fault[] }[],
+  faults: readonly Variant[],
+  kinds: readonly { readonly family: string; readonly share: number; readonly faults: readonly Variant[] }[],
   parameters: Parameters,
 ): Hypotheses {
-  const indexOf = new Map(faults.map(({ id }, index) => [id, index]));
+  const indexOf = new Map(faults.map(({ key }, index) => [key, index]));
   const whole = kinds.reduce((sum, { share }) => sum + share, 0);
   const all = kinds.flatMap(({ family, share, faults: own }, at): Hypothesis[] => {
     const within = buildHypotheses(own, family, 1, parameters).all;
     const numbered = (list: readonly number[]): number[] =>
-      list.map((index) => indexOf.get(own[index]?.id ?? "") ?? -1).sort((a, b) => a - b);
+      list.map((index) => indexOf.get(own[index]?.key ?? "") ?? -1).sort((a, b) => a - b);
     return within.map(({ roots, faults: present, prior }) => ({
       roots: numbered(roots),
       faults: numbered(present),
@@ -159,7 +178,7 @@ export function withThreeRoots(
   belief: Float64Array,
   parameters: Parameters,
 ): Hypotheses {
-  const indexOf = new Map(faults.map(({ id }, index) => [id, index]));
+  const places = placesById(faults);
   const odds = faults.map((fault) => fault.odds[family] ?? 0);
   const total = odds.reduce((sum, one) => sum + one, 0);
   const rate = parameters["second-root-rate"];
@@ -185,7 +204,7 @@ export function withThreeRoots(
         const roots = [a, b, c];
         if (!canStand(roots)) return [];
         const weight = rate ** 2 * roots.reduce((product, root) => product * ((odds[root] ?? 0) / total), 1);
-        return grow(roots, faults, indexOf).map(({ faults: present, chance }) => ({
+        return grow(roots, faults, places).map(({ faults: present, chance }) => ({
           roots,
           faults: present,
           prior: weight * chance,

@@ -1,3 +1,4 @@
+import { keysOf } from "../knowledge/modes";
 import type { Knowledge } from "../knowledge/types";
 import { type Issue, issue } from "../result";
 import { meets } from "./outcome-table";
@@ -11,8 +12,11 @@ const CIRCUMSTANCES: readonly Circumstance[] = ["cold", "hot", "loaded"];
  */
 export function impossibleProofs(knowledge: Pick<Knowledge, "faults" | "moves">): Issue[] {
   const moves = new Map(knowledge.moves.map((move) => [move.id, move]));
-  return knowledge.faults.flatMap(({ id, provenBy }) => {
-    const states = CIRCUMSTANCES.map((circumstance) => machineState([id], circumstance, knowledge));
+  return knowledge.faults.flatMap((fault) => {
+    const { id, provenBy } = fault;
+    const states = keysOf(fault).flatMap((key) =>
+      CIRCUMSTANCES.map((circumstance) => machineState([key], circumstance, knowledge)),
+    );
     return provenBy
       .filter(({ moveId, outcomeId }) =>
         states.every((state) => {

@@ -1,10 +1,11 @@
 import { kindSign } from "../knowledge/kind-sign";
 import type { Parameters } from "../knowledge/parameters";
-import type { Fault, Knowledge, Move } from "../knowledge/types";
+import type { Knowledge, Move } from "../knowledge/types";
 import { fail, issue, ok, type Result } from "../result";
 import { type Model, modelFrom } from "./belief";
 import { buildHypotheses, buildKinds, faultsFor } from "./hypotheses";
 import { buildOutcomeTable } from "./outcome-table";
+import type { PathKnowledge } from "./power-path";
 import { type ShopCounts, withCounts } from "./shop-counts";
 
 /** The tables that isolation reads: what a worker is handed. */
@@ -107,6 +108,15 @@ function notCovered(family: string, knowledge: IsolationKnowledge): Result<Model
   );
 }
 
+function baseOf(family: string, { families }: Pick<Knowledge, "families">): PathKnowledge["base"] {
+  return families.find(({ id }) => id === family)?.sets;
+}
+
+/** What composes the faults of a motor of this family. */
+export function pathOf(family: string, knowledge: Pick<Knowledge, "families" | "faults">): PathKnowledge {
+  return { faults: knowledge.faults, base: baseOf(family, knowledge) };
+}
+
 /** All kinds at once, one root each: no set of two is worth its number while not even the kind is settled. */
 function unknownKind(machine: MachineKind, knowledge: IsolationKnowledge, parameters: Parameters): Model {
   const kinds = kindsOf(machine, knowledge).map(({ family, share }) => ({
@@ -114,12 +124,15 @@ function unknownKind(machine: MachineKind, knowledge: IsolationKnowledge, parame
     share,
     faults: faultsFor(knowledge.faults, family, stationsOf({ ...machine, family }, knowledge)),
   }));
-  const faults = knowledge.faults.filter((fault) => kinds.some((kind) => kind.faults.includes(fault)));
+  const faults = [...new Map(kinds.flatMap((kind) => kind.faults.map((one) => [one.key, one]))).values()];
   const moves = movesFor(knowledge.moves, NOT_KNOWN, stationsOf(machine, knowledge));
-  const signs = kinds.map(({ family }) => ({ id: kindSign(family), shows: 1 }));
-  const asFaults = signs.map(({ id }) => ({
-    id,
-    does: [{ circumstance: "any" as const, sets: {}, signs: [id] }],
+  const signs = kinds.map(({ family }) => ({ key: kindSign(family), shows: 1 }));
+  const asFaults = kinds.map(({ family }) => ({
+    id: kindSign(family),
+    modes: [],
+    does: [
+      { circumstance: "any" as const, sets: baseOf(family, knowledge) ?? {}, signs: [kindSign(family)] },
+    ],
   }));
   const table = buildOutcomeTable(
     [...faults, ...signs],
@@ -139,11 +152,13 @@ function modelOf(
   const { family } = machine;
   if (family === NOT_KNOWN) return ok(unknownKind(machine, knowledge, parameters));
   const stations = stationsOf(machine, knowledge);
-  const faults: Fault[] = faultsFor(knowledge.faults, family, stations);
+  const faults = faultsFor(knowledge.faults, family, stations);
   if (faults.length === 0) return notCovered(family, knowledge);
   const moves = movesFor(knowledge.moves, family, stations);
   const hypotheses = buildHypotheses(faults, family, maxRoots, parameters);
-  return ok(modelFrom(hypotheses, moves, buildOutcomeTable(faults, moves, knowledge, parameters)));
+  return ok(
+    modelFrom(hypotheses, moves, buildOutcomeTable(faults, moves, pathOf(family, knowledge), parameters)),
+  );
 }
 
 /** Builds the model of a machine, or finds the one that was built for the same before. */

@@ -158,9 +158,10 @@ function rootNames(model: Model): RootNames {
   const numbers = new Map<string, number>();
   const names: string[][] = [];
   const numberOf = Int32Array.from(all, ({ roots }) => {
-    const key = roots.join();
+    const ids = roots.map((index) => faults[index]?.id ?? "");
+    const key = ids.join();
     const number = numbers.get(key) ?? names.length;
-    if (number === names.length) names.push(roots.map((index) => faults[index]?.id ?? ""));
+    if (number === names.length) names.push(ids);
     numbers.set(key, number);
     return number;
   });
@@ -278,11 +279,11 @@ interface Priced {
  * first: a look ahead of one or two steps does not see what a narrower field is worth later, and a free look stands before
  * a measurement.
  */
-function readiestOfEqual(inOrder: readonly Priced[], share: number): RatedMove[] {
+function readiestOfEqual(inOrder: readonly Priced[], within: number): RatedMove[] {
   const [first] = inOrder;
   if (!first) return [];
   const isNear = ({ rated: { tier, expectedTotal } }: Priced): boolean =>
-    tier === first.rated.tier && expectedTotal <= first.rated.expectedTotal * (1 + share);
+    tier === first.rated.tier && expectedTotal <= first.rated.expectedTotal + within;
   const pace = ({ rated, minutes }: Priced): number => rated.doubtRemoved / minutes;
   const near = inOrder.filter(isNear).sort((one, other) => pace(other) - pace(one));
   return [...near, ...inOrder.filter((one) => !isNear(one))].map(({ rated }) => rated);
@@ -329,7 +330,7 @@ export function adviseMoves(
         Number(other.isRefined) - Number(one.isRefined) ||
         one.rated.expectedTotal - other.rated.expectedTotal,
     ),
-    context.parameters["near-tie-share"],
+    context.parameters["near-tie-minutes"] * minuteMinor,
   );
   const first = inOrder[0];
   return {

@@ -1,7 +1,8 @@
 import { isCondition } from "../knowledge/conditions";
 import type { Parameters } from "../knowledge/parameters";
-import type { Fault, Move, MoveCase, NumberCase, When } from "../knowledge/types";
+import type { Move, MoveCase, NumberCase, When } from "../knowledge/types";
 import { type Circumstance, type MachineState, machineState, type PathKnowledge } from "./power-path";
+import type { Variant } from "./variants";
 
 interface Case<R> {
   readonly asked: Asked;
@@ -140,7 +141,7 @@ type CaseOf = (move: number, state: number, circumstance: Circumstance) => numbe
 function mixtures(
   rows: readonly Float64Array[][],
   plainCase: CaseOf,
-  faults: readonly Pick<Fault, "shows">[],
+  faults: readonly Pick<Variant, "shows">[],
   sets: readonly (readonly number[])[],
   stateOf: (set: readonly number[]) => number,
 ): (move: number, state: number, circumstance: Circumstance, hidden: readonly number[]) => number {
@@ -180,7 +181,7 @@ function mixtures(
  * run an intermittent fault shows with its own chance.
  */
 export function buildOutcomeTable(
-  faults: readonly Pick<Fault, "id" | "shows">[],
+  faults: readonly Pick<Variant, "key" | "shows">[],
   moves: readonly Move[],
   knowledge: PathKnowledge,
   parameters: Parameters,
@@ -202,7 +203,7 @@ export function buildOutcomeTable(
   const compose = (state: number, circumstance: Circumstance): Int16Array => {
     const known = composed[circumstance][state];
     if (known) return known;
-    const present = (sets[state] ?? []).map((index) => faults[index]?.id ?? "");
+    const present = (sets[state] ?? []).map((index) => faults[index]?.key ?? "");
     const made = columns.encode(machineState(present, circumstance, knowledge));
     composed[circumstance][state] = made;
     return made;

@@ -5,6 +5,7 @@ import {
   type Local,
   type LocalCondition,
 } from "../knowledge/conditions";
+import { modeKey } from "../knowledge/modes";
 import type { Effect, Fault } from "../knowledge/types";
 
 export type Circumstance = "cold" | "hot" | "loaded";
@@ -17,7 +18,9 @@ export interface MachineState {
 
 /** The part of the knowledge that composes faults into conditions. */
 export interface PathKnowledge {
-  readonly faults: readonly Pick<Fault, "id" | "does">[];
+  readonly faults: readonly Pick<Fault, "id" | "does" | "modes">[];
+  /** Conditions of the kind of motor itself, sound or not. */
+  readonly base?: Readonly<Record<string, string>> | undefined;
 }
 
 /** Every station's own condition at its best. */
@@ -31,7 +34,12 @@ const laidOut = new WeakMap<PathKnowledge, ReadonlyMap<string, readonly Effect[]
 function effectsIn(knowledge: PathKnowledge): ReadonlyMap<string, readonly Effect[]> {
   const known = laidOut.get(knowledge);
   if (known) return known;
-  const made = new Map(knowledge.faults.map(({ id, does }) => [id, does]));
+  const made = new Map<string, readonly Effect[]>();
+  for (const { id, does, modes } of knowledge.faults) {
+    // By its own id a fault shows as it usually does.
+    made.set(id, [...does, ...(modes[0]?.does ?? [])]);
+    for (const mode of modes) made.set(modeKey(id, mode.id), [...does, ...mode.does]);
+  }
   laidOut.set(knowledge, made);
   return made;
 }
@@ -223,7 +231,7 @@ function derived(local: Local): Derived {
 /**
  * The machine as a chain of stations: composes what each fault does at its own station into one value a condition.
  * An open station masks what lies behind it, so an open fuse hides the hum of a bad capacitor circuit.
- * @param faults ids of all faults present, roots and consequences alike
+ * @param faults ids of all faults present, roots and consequences alike, with the mode where one is meant
  */
 export function machineState(
   faults: readonly string[],
@@ -231,7 +239,7 @@ export function machineState(
   knowledge: PathKnowledge,
 ): MachineState {
   const effectsOf = effectsIn(knowledge);
-  const local = { ...GOOD };
+  const local: Local = { ...GOOD, ...knowledge.base };
   const signs = new Set<string>();
   for (const fault of faults)
     for (const effect of effectsOf.get(fault) ?? []) {

@@ -1,3 +1,4 @@
+import { keysOf } from "../knowledge/modes";
 import type { Parameters } from "../knowledge/parameters";
 import type { Fault, Move, MoveCase } from "../knowledge/types";
 import { whenText } from "../knowledge/when";
@@ -38,9 +39,22 @@ function bump(map: Map<string, number>, key: readonly string[], by: number): voi
   map.set(name, (map.get(name) ?? 0) + by);
 }
 
+/** Everything that was wrong, in every way it can show: which of them it was, a closed job does not say. */
+function inEveryMode(present: readonly string[], { faults }: PathKnowledge): readonly (readonly string[])[] {
+  return present.reduce<readonly (readonly string[])[]>(
+    (lists, id) => {
+      const fault = faults.find((one) => one.id === id);
+      const keys = fault ? keysOf(fault) : [id];
+      return lists.flatMap((list) => keys.map((key) => [...list, key]));
+    },
+    [[]],
+  );
+}
+
 /**
  * What a shop's closed jobs add up to. A job counts once, however many roots it had: they share it.
- * Answers are counted in the case that held under what was wrong, for proven jobs only.
+ * Answers are counted in the case that held under what was wrong, for proven jobs only, and only where every way in which
+ * it can show comes to the same case.
  */
 export function countsOf(
   jobs: readonly ClosedJob[],
@@ -63,9 +77,14 @@ export function countsOf(
     bump(families, [family], worth);
     if (!roots.every(({ isProven }) => isProven)) continue;
     for (const { moveId, outcomeId, circumstance } of given) {
-      const state = machineState(present, circumstance, knowledge);
-      const held = moves.get(moveId)?.cases.find(({ when }) => meets(when, state));
-      if (held) bump(answers, [moveId, whenText(held.when), outcomeId], 1);
+      const cases = moves.get(moveId)?.cases ?? [];
+      const held = inEveryMode(present, knowledge).map((keys) => {
+        const state = machineState(keys, circumstance, knowledge);
+        return cases.find(({ when }) => meets(when, state));
+      });
+      const [one] = held;
+      if (one && held.every((other) => other === one))
+        bump(answers, [moveId, whenText(one.when), outcomeId], 1);
     }
   }
   const rows = (map: Map<string, number>): [string[], number][] =>

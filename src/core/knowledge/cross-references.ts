@@ -2,6 +2,7 @@ import { type Issue, issue } from "../result";
 import { valuesOf } from "./conditions";
 import { ID_PATTERN } from "./fields.input";
 import { kindSign } from "./kind-sign";
+import { shareOf } from "./modes";
 import type { AnswerRef } from "./move-page.input";
 import { PARAMETER_IDS } from "./parameters";
 import type { Knowledge, Move, When } from "./types";
@@ -37,6 +38,7 @@ function notAnswers(
 }
 
 const NEAR_ENOUGH = 1e-9;
+const MOST_MODES = 3;
 
 /** Chances of each case sum to one and name answers of the move; nothing stands behind `otherwise`. */
 function caseIssues({ id, cases, outcomes }: Move): Issue[] {
@@ -101,7 +103,11 @@ function whenIssues(file: string, when: When, signs: ReadonlySet<string>): Issue
 
 /** Signs and conditions: what faults set is asked for, what cases ask for is set. */
 function machineIssues(tables: Tables): Issue[] {
-  const set = new Set(tables.faults.flatMap(({ does }) => does.flatMap(({ signs }) => signs)));
+  const effects = tables.faults.map((fault) => ({
+    id: fault.id,
+    does: [...fault.does, ...fault.modes.flatMap(({ does }) => does)],
+  }));
+  const set = new Set(effects.flatMap(({ does }) => does.flatMap(({ signs }) => signs)));
   const signs = new Set([...set, ...tables.families.map(({ id }) => kindSign(id))]);
   const cases = tables.moves.flatMap((move) =>
     [...move.cases, ...(move.number?.cases ?? [])].map(({ when }) => ({ file: `moves/${move.id}`, when })),
@@ -109,7 +115,7 @@ function machineIssues(tables: Tables): Issue[] {
   const asked = new Set(cases.flatMap(({ when }) => ("sign" in when ? [when.sign] : [])));
   return [
     ...cases.flatMap(({ file, when }) => whenIssues(file, when, signs)),
-    ...tables.faults.flatMap(({ id, does }) =>
+    ...effects.flatMap(({ id, does }) =>
       does.flatMap((effect) => [
         ...effect.signs
           .filter((sign) => !asked.has(sign))
@@ -158,8 +164,19 @@ function faultIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] 
   ];
   return tables.faults.flatMap((fault) => {
     const file = `faults/${fault.id}`;
+    const inModes = fault.modes.length === 0 ? [] : fault.families;
+    const unevenly = inModes.filter(
+      (family) =>
+        Math.abs(fault.modes.reduce((sum, mode) => sum + shareOf(mode, family), 0) - 1) > NEAR_ENOUGH,
+    );
     const isUnproved = fault.provenBy.length === 0 && fault.unproved === undefined;
     return [
+      ...unevenly.map((family) =>
+        wrong(file, "modes", `the shares of its modes do not sum to one for ${family}.`, family),
+      ),
+      ...(fault.modes.length > MOST_MODES
+        ? [wrong(file, "modes", `a fault shows in at most ${MOST_MODES} ways.`, fault.modes.length)]
+        : []),
       ...(isUnproved
         ? [
             wrong(
@@ -206,7 +223,14 @@ function tableIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] 
   const everyId = new Set(Object.values(tables).flatMap((rows: Rows) => rows.map(({ id }) => id)));
   const tuned = new Set<string>(PARAMETER_IDS);
   return [
-    ...tables.families.flatMap((row) => notIn(stations, "tables/families", "station", row.stations)),
+    ...tables.families.flatMap((row) => [
+      ...notIn(stations, "tables/families", "station", row.stations),
+      ...Object.entries(row.sets ?? {}).flatMap(([condition, is]) =>
+        valuesOf(condition)?.includes(is)
+          ? []
+          : [dangling("tables/families", "condition", `${condition}: ${is}`)],
+      ),
+    ]),
     ...tables.archetypes.flatMap((row) => [
       ...notIn(families, "tables/archetypes", "family", [row.family]),
       ...notIn(stations, "tables/archetypes", "station", [...row.adds, ...row.lacks]),

@@ -3,6 +3,14 @@ import { strictObject } from "../validate";
 import { chance, ids, oneOf, optionalTable, provenance, table, words } from "./fields.input";
 import { type AnswerRef, answerRefs } from "./move-page.input";
 
+const effect = () =>
+  strictObject({
+    when: oneOf(["cold", "hot", "loaded"] as const).optional(),
+    sets: optionalTable(yup.string().required()),
+    /** Signs seen at the part itself, whatever else is wrong. */
+    signs: yup.array(yup.string().required()),
+  });
+
 /** A page of knowledge/faults: how often, what it does to its station, what it leads to, what proves and what cures it. */
 export const faultPage = strictObject({
   label: words(),
@@ -10,17 +18,18 @@ export const faultPage = strictObject({
   /** Starting odds as a root, by family; `all` holds for every covered family that is not named beside it. */
   odds: table(chance().positive()),
   /** What it does to its station: in every circumstance, or in the one it names. */
-  does: yup
-    .array(
-      strictObject({
-        when: oneOf(["cold", "hot", "loaded"] as const).optional(),
-        sets: optionalTable(yup.string().required()),
-        /** Signs seen at the part itself, whatever else is wrong. */
-        signs: yup.array(yup.string().required()),
-      }).required(),
-    )
-    .required()
-    .min(1),
+  does: yup.array(effect().required()).required().min(1),
+  /**
+   * Ways it shows that exclude each other, the usual one first, each with its share by family: what stands in one machine
+   * labours in the next, and does so whatever is asked.
+   */
+  modes: optionalTable(
+    strictObject({
+      share: table(chance()),
+      does: yup.array(effect().required()).required().min(1),
+      shows: chance().optional().positive(),
+    }).required(),
+  ),
   /** What it brings about, with the chance that it does. */
   leadsTo: optionalTable(chance()),
   /** Answers that prove it directly. */
@@ -49,6 +58,14 @@ export interface Effect {
   readonly signs: readonly string[];
 }
 
+/** One way in which a fault shows, with the share of its cases that do so, by family or for all. */
+export interface Mode {
+  readonly id: string;
+  readonly share: Readonly<Record<string, number>>;
+  readonly does: readonly Effect[];
+  readonly shows: number | undefined;
+}
+
 /** A repair of a fault, with the chance that it cures. */
 export interface Fix {
   readonly repair: string;
@@ -61,6 +78,8 @@ export interface Fault
   readonly families: readonly string[];
   readonly odds: Readonly<Record<string, number>>;
   readonly does: readonly Effect[];
+  /** None where it always shows alike. */
+  readonly modes: readonly Mode[];
   readonly leadsTo: readonly { readonly fault: string; readonly chance: number }[];
   readonly provenBy: readonly AnswerRef[];
   readonly fix: Fix;
@@ -73,6 +92,10 @@ export interface Fault
 function oddsOf(given: Readonly<Record<string, number>>, covered: readonly string[]): Record<string, number> {
   const { all, ...named } = given;
   return all === undefined ? named : { ...Object.fromEntries(covered.map((id) => [id, all])), ...named };
+}
+
+function effectOf({ when, sets, signs }: FaultPage["does"][number]): Effect {
+  return { circumstance: when ?? "any", sets: sets ?? {}, signs: signs ?? [] };
 }
 
 const NO_CURE: Fix = { repair: "", success: 0 };
@@ -94,10 +117,12 @@ export function faultOf(id: string, page: FaultPage, covered: readonly string[])
     provenance: from,
     families: Object.keys(odds),
     odds,
-    does: page.does.map(({ when, sets, signs }) => ({
-      circumstance: when ?? "any",
-      sets: sets ?? {},
-      signs: signs ?? [],
+    does: page.does.map(effectOf),
+    modes: Object.entries(page.modes ?? {}).map(([mode, { share, does, shows }]) => ({
+      id: mode,
+      share,
+      does: does.map(effectOf),
+      shows,
     })),
     leadsTo: Object.entries(page.leadsTo ?? {}).map(([fault, one]) => ({ fault, chance: one })),
     provenBy: answerRefs(page.provenBy),

@@ -10,7 +10,7 @@ export const PARAMETER_IDS = [
   "answer-counts-strength",
   "fault-counts-strength",
   "least-move-worth",
-  "near-tie-share",
+  "near-tie-minutes",
   "ranking-rate-default",
   "ranking-rate-least",
   "unplugging-minutes",

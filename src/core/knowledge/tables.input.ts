@@ -1,6 +1,6 @@
 import * as yup from "yup";
 import { finiteNumber, strictObject } from "../validate";
-import { chance, ids, oneOf, provenance, table, words } from "./fields.input";
+import { chance, ids, oneOf, optionalTable, provenance, table, words } from "./fields.input";
 
 /** A row of a table; where it comes from is said once a file, and on the row only where it differs. */
 const row = <F extends yup.ObjectShape>(fields: F) =>
@@ -23,6 +23,8 @@ export const ROWS = {
     stores: yup.array(oneOf(STORES)).required(),
     /** Stations such a machine usually has; none where isolation does not cover the family. */
     stations: ids(),
+    /** Conditions in which every motor of the family is, sound or not. */
+    sets: optionalTable(yup.string().required()),
     /** How often a motor of unknown kind is of this family. */
     share: chance().optional(),
     /** What can be done about a family that isolation does not cover, and what cannot. */

@@ -4,7 +4,7 @@ import type { provenance } from "./fields.input";
 import type { Move } from "./move-page.input";
 import type { ROWS, TableName } from "./tables.input";
 
-export type { Effect, Fault, Fix } from "./fault-page.input";
+export type { Effect, Fault, Fix, Mode } from "./fault-page.input";
 export type { AnswerRef, Chance, Move, MoveCase, NumberCase } from "./move-page.input";
 export type { When } from "./when";
 

@@ -6,6 +6,7 @@ import { buildHypotheses, faultsFor } from "@/core/isolation/hypotheses";
 import { createIsolator, type Isolation } from "@/core/isolation/isolate";
 import { movesFor, stationsOf } from "@/core/isolation/machine-model";
 import { buildOutcomeTable } from "@/core/isolation/outcome-table";
+import { single } from "@/core/isolation/variants";
 import type { Fault, Knowledge } from "@/core/knowledge/types";
 import { KNOWLEDGE, PARAMETERS, RUNS } from "../shop-context";
 import { isolated, request, type Said } from "./model";
@@ -242,13 +243,14 @@ describe("against a plain reference enumeration, on random models", () => {
             families: [family],
             odds: { [family]: odd },
             provenBy: [],
+            modes: [],
             does: [{ circumstance: "any", sets: sets[index] ?? {}, signs: [] }],
             leadsTo: own.map(({ to, chance }) => ({ fault: aName(to), chance })),
           };
         });
         const moves = KNOWLEDGE.moves;
-        const table = buildOutcomeTable(faults, moves, { faults }, PARAMETERS);
-        const model = modelFrom(buildHypotheses(faults, family, 2, PARAMETERS), moves, table);
+        const table = buildOutcomeTable(faults.map(single), moves, { faults }, PARAMETERS);
+        const model = modelFrom(buildHypotheses(faults.map(single), family, 2, PARAMETERS), moves, table);
         const answers = picks.map((pick, index): Answer => {
           const move = moves[pick % moves.length];
           return {
