@@ -4,7 +4,7 @@ import { type MachineState, machineStateAfter, stateChangeMinutes } from "@/core
 import { type Trial, trialPlan } from "@/core/cost/trial-cost";
 import { type Model, modelFrom } from "@/core/isolation/belief";
 import { buildHypotheses, faultsFor, type Hypothesis } from "@/core/isolation/hypotheses";
-import { movesFor, stationsOf } from "@/core/isolation/machine-model";
+import { movesFor, pathOf, stationsOf } from "@/core/isolation/machine-model";
 import { buildOutcomeTable } from "@/core/isolation/outcome-table";
 import { type RepairGroups, repairGroups } from "@/core/isolation/repair-groups";
 import { type Parameters, parametersOf } from "@/core/knowledge/parameters";
@@ -33,8 +33,8 @@ export function benchFor(family: string, knowledge: Knowledge): Bench {
   const stations = stationsOf({ family }, knowledge);
   const faults = faultsFor(knowledge.faults, family, stations);
   const moves = movesFor(knowledge.moves, family, stations);
-  const table = buildOutcomeTable(faults, moves, knowledge, parameters);
-  const model = modelFrom(buildHypotheses(faults, family, 2, parameters), moves, table);
+  const table = buildOutcomeTable(faults, moves, pathOf(family, knowledge), parameters);
+  const model = modelFrom(buildHypotheses(faults, family, 2, parameters), moves, table, parameters);
   return {
     family,
     model,

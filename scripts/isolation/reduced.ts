@@ -139,6 +139,7 @@ export function reducedBench(
     buildHypotheses(faults.map(single), FAMILY, maxRoots, parameters),
     moves,
     tableFor(FAULTS, random),
+    parameters,
   );
   return {
     family: FAMILY,

@@ -1,3 +1,4 @@
+import type { Parameters } from "../knowledge/parameters";
 import type { Fault, Move } from "../knowledge/types";
 import type { Answer, Intervention } from "./evidence";
 import type { Hypotheses, Hypothesis } from "./hypotheses";
@@ -10,13 +11,21 @@ export interface Model {
   readonly table: OutcomeTable;
   /** Number of each hypothesis' set of faults in the table. */
   readonly states: Int32Array;
+  /** Most that the owner's words move one hypothesis against another. Ratio. */
+  readonly toldMost: number;
 }
 
-export function modelFrom(hypotheses: Hypotheses, moves: readonly Move[], table: OutcomeTable): Model {
+export function modelFrom(
+  hypotheses: Hypotheses,
+  moves: readonly Move[],
+  table: OutcomeTable,
+  parameters: Parameters,
+): Model {
   return {
     hypotheses,
     moves,
     table,
+    toldMost: parameters["told-most"],
     states: Int32Array.from(hypotheses.all, ({ faults, kind }) => stateWith(table, faults, kind)),
   };
 }
@@ -123,16 +132,40 @@ export function likelihood(
   return branches.reduce((sum, { weight }) => sum + weight, 0);
 }
 
-/** Likelihood of the answers under each hypothesis, in their own order. Without interventions it is a plain product. */
+/** Whether an answer is the owner's word about how it was before anything was done. */
+export function isTold(model: Model, answer: Answer): boolean {
+  return answer.epoch === 0 && model.moves[moveIndex(model, answer)]?.kind === "question";
+}
+
+/** Words from one memory: whatever they are worth together, they move no two hypotheses further apart than `most`. */
+export function capped(told: Float64Array, most: number): Float64Array {
+  const least = told.reduce((best, one) => Math.max(best, one), 0) / most;
+  return told.map((one) => Math.max(one, least));
+}
+
+/**
+ * Likelihood of the answers under each hypothesis, in their own order. Without interventions it is a plain product, but
+ * for what the owner says, which is bounded as a whole.
+ */
 export function likelihoods(
   model: Model,
   answers: readonly Answer[],
   interventions: readonly Intervention[],
 ): Float64Array {
-  if (interventions.length > 0)
-    return Float64Array.from(model.hypotheses.all, (hypothesis) =>
-      likelihood(model, hypothesis, answers, interventions),
-    );
+  const told = answers.filter((answer) => isTold(model, answer));
+  const found = answers.filter((answer) => !isTold(model, answer));
+  const product =
+    interventions.length > 0
+      ? Float64Array.from(model.hypotheses.all, (hypothesis) =>
+          likelihood(model, hypothesis, found, interventions),
+        )
+      : productOf(model, found);
+  if (told.length === 0) return product;
+  const words = capped(productOf(model, told), model.toldMost);
+  return product.map((one, index) => one * (words[index] ?? 0));
+}
+
+function productOf(model: Model, answers: readonly Answer[]): Float64Array {
   const product = new Float64Array(model.states.length).fill(1);
   for (const answer of answers) {
     const { circumstance, ratio } = answer;

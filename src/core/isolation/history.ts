@@ -1,4 +1,4 @@
-import { type Model, posterior } from "./belief";
+import { capped, isTold, type Model, posterior } from "./belief";
 import type { Answer, Intervention } from "./evidence";
 import type { AnswerLikelihoods } from "./explain";
 import { placesById } from "./variants";
@@ -61,14 +61,17 @@ export function historyOf(
         return belief ? [{ seq, leading: leadingIn(model, belief) }] : [];
       }),
     ];
-  const weights = priors.slice();
+  const found = priors.slice();
+  const told = new Float64Array(priors.length).fill(1);
   const after = linesOf(answers).map((seq): Standpoint => {
     for (const { answer, likelihoods } of perAnswer) {
       if (answer.seq !== seq) continue;
-      for (let index = 0; index < weights.length; index += 1)
-        weights[index] = (weights[index] ?? 0) * (likelihoods[index] ?? 0);
+      const into = isTold(model, answer) ? told : found;
+      for (let index = 0; index < into.length; index += 1)
+        into[index] = (into[index] ?? 0) * (likelihoods[index] ?? 0);
     }
-    return { seq, leading: leadingIn(model, normal(weights)) };
+    const words = capped(told, model.toldMost);
+    return { seq, leading: leadingIn(model, normal(found.map((one, index) => one * (words[index] ?? 0)))) };
   });
   return [first, ...after];
 }

@@ -111,6 +111,7 @@ function judge(prepared: Prepared, request: IsolateRequest, parameters: Paramete
     withThreeRoots(model.hypotheses, family, belief, parameters),
     model.moves,
     model.table,
+    parameters,
   );
   const widerBelief = posterior(wider, answers, interventions);
   return widerBelief ? { ...two, model: wider, belief: widerBelief, maxRoots: 3 } : two;

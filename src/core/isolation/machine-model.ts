@@ -140,7 +140,7 @@ function unknownKind(machine: MachineKind, knowledge: IsolationKnowledge, parame
     { faults: [...knowledge.faults, ...asFaults] },
     parameters,
   );
-  return modelFrom(buildKinds(faults, kinds, parameters), moves, table);
+  return modelFrom(buildKinds(faults, kinds, parameters), moves, table, parameters);
 }
 
 function modelOf(
@@ -156,9 +156,8 @@ function modelOf(
   if (faults.length === 0) return notCovered(family, knowledge);
   const moves = movesFor(knowledge.moves, family, stations);
   const hypotheses = buildHypotheses(faults, family, maxRoots, parameters);
-  return ok(
-    modelFrom(hypotheses, moves, buildOutcomeTable(faults, moves, pathOf(family, knowledge), parameters)),
-  );
+  const table = buildOutcomeTable(faults, moves, pathOf(family, knowledge), parameters);
+  return ok(modelFrom(hypotheses, moves, table, parameters));
 }
 
 /** Builds the model of a machine, or finds the one that was built for the same before. */

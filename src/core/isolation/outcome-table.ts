@@ -1,5 +1,5 @@
 import { isCondition } from "../knowledge/conditions";
-import type { Parameters } from "../knowledge/parameters";
+import type { ParameterId, Parameters } from "../knowledge/parameters";
 import type { Move, MoveCase, NumberCase, When } from "../knowledge/types";
 import { type Circumstance, type MachineState, machineState, type PathKnowledge } from "./power-path";
 import type { Variant } from "./variants";
@@ -135,6 +135,15 @@ function rowsByCase({ move, outcomes }: MoveCases, leak: number): Float64Array[]
   return [...outcomes.map(({ row }) => rowOf(row.chances)), rowOf({})];
 }
 
+/** What an answer leaves possible follows from who says it. */
+const LEAK_OF: Readonly<Record<Move["kind"], ParameterId>> = {
+  question: "leak-told",
+  feel: "leak-felt",
+  look: "leak-seen",
+  trial: "leak-seen",
+  reading: "leak-read",
+};
+
 type CaseOf = (move: number, state: number, circumstance: Circumstance) => number;
 
 /** A powered run in which some faults show only now and then: a mixture of the cases with them and without them. */
@@ -186,7 +195,6 @@ export function buildOutcomeTable(
   knowledge: PathKnowledge,
   parameters: Parameters,
 ): OutcomeTable {
-  const leak = parameters["outcome-leak"];
   const columns = columnsFrom(moves.flatMap((move) => [...move.cases, ...(move.number?.cases ?? [])]));
   const casesOf = <R extends { readonly when: When }>(rows: readonly R[]): Case<R>[] =>
     rows.map((row) => ({ asked: columns.ask(row.when), row }));
@@ -198,7 +206,8 @@ export function buildOutcomeTable(
   const numbers = new Map<string, number>();
   const sets: (readonly number[])[] = [];
   const composed: Record<Circumstance, Int16Array[]> = { cold: [], hot: [], loaded: [] };
-  const rows = cases.map((own) => rowsByCase(own, leak));
+  const leaks = moves.map(({ kind }) => parameters[LEAK_OF[kind]]);
+  const rows = cases.map((own, index) => rowsByCase(own, leaks[index] ?? 0));
   const found: Record<Circumstance, number[][]> = { cold: [], hot: [], loaded: [] };
   const compose = (state: number, circumstance: Circumstance): Int16Array => {
     const known = composed[circumstance][state];
@@ -245,7 +254,10 @@ export function buildOutcomeTable(
       const own = cases[move];
       if (!own || own.numeric.length === 0) return undefined;
       const numeric = own.numeric[firstMet(own.numeric, compose(state, circumstance))]?.row;
-      return Math.max(leak * LEAST_WIDTH, numeric ? chanceOfRatio(numeric, value, halfWidth) : 0);
+      return Math.max(
+        (leaks[move] ?? 0) * LEAST_WIDTH,
+        numeric ? chanceOfRatio(numeric, value, halfWidth) : 0,
+      );
     },
     stateOf,
     faultsOf: (state) => sets[state] ?? [],

@@ -65,7 +65,7 @@ function supplyVoltage(local: Local): Derived["supply-voltage"] {
   const isDead =
     !isFed(local) ||
     local["control"] === "dead" ||
-    isOpen(local, "interlock", "switch-path", "relay-contact", "connection", "thermal");
+    isOpen(local, "interlock", "switch-path", "relay-contact", "connection");
   if (isDead) return "none";
   const isLow =
     local["outlet"] === "low" ||
@@ -98,7 +98,6 @@ const WEAKENS: readonly Spoiled[] = [
   ["armature", "dead-spot"],
   ["field", "shorted"],
   ["brush-contact", "poor"],
-  ["magnet", "weak"],
   ["sensor", "lost"],
   ["rotor", "weak"],
 ];
@@ -106,7 +105,7 @@ const WEAKENS: readonly Spoiled[] = [
 function startTorque(local: Local, volts: Derived["supply-voltage"]): Derived["start-torque"] {
   const isNone =
     volts === "none" ||
-    local["motor-circuit"] === "open" ||
+    isOpen(local, "motor-circuit", "thermal") ||
     local["main-winding"] === "open" ||
     local["phases"] === "one-lost" ||
     isStartDead(local);
@@ -121,8 +120,8 @@ function turningOf(
   torque: Derived["start-torque"],
 ): Derived["turning"] {
   if (volts === "none" || shaft === "locked" || torque === "none") return "still";
-  if (torque === "weak" && shaft === "stiff") return "still";
-  return torque === "weak" || shaft === "stiff" || local["start-drops-out"] === "no" ? "slow" : "runs";
+  if (local["stalls"] === "yes" || (torque === "weak" && shaft === "stiff")) return "still";
+  return torque === "weak" || local["drags"] === "yes" || local["start-drops-out"] === "no" ? "slow" : "runs";
 }
 
 function voiceOf(
@@ -131,7 +130,8 @@ function voiceOf(
   turning: Derived["turning"],
 ): Derived["voice"] {
   const isCircuitOpen =
-    local["motor-circuit"] === "open" || (local["main-winding"] === "open" && isStartDead(local));
+    // A thermal device sits inside the motor: its terminals keep their full volts.
+    isOpen(local, "motor-circuit", "thermal") || (local["main-winding"] === "open" && isStartDead(local));
   if (volts === "none" || isCircuitOpen) return "silent";
   if (turning === "still") return "hum";
   return turning === "slow" ? "growl" : "normal";
@@ -142,7 +142,6 @@ const DRAWS_MORE: readonly Spoiled[] = [
   ["main-winding", "shorted"],
   ["armature", "shorted"],
   ["field", "shorted"],
-  ["magnet", "weak"],
   ["start-drops-out", "no"],
   ["start-path", "weak"],
   ["run-boost", "weak"],
@@ -155,10 +154,12 @@ function drawOf(
   shaft: Derived["shaft"],
 ): Derived["draw"] {
   if (voice === "silent") return "none";
+  // Run winding open: what is left is the start side alone.
+  if (local["main-winding"] === "open") return "low";
   if (local["brush-contact"] === "poor" && turning !== "still") return "low";
-  const isHigh =
-    turning === "still" || shaft !== "free" || DRAWS_MORE.some(([id, value]) => local[id] === value);
-  return isHigh ? "high" : "normal";
+  if (local["pull"] !== "usual" || DRAWS_MORE.some(([id, value]) => local[id] === value)) return "high";
+  if (turning === "still") return local["stalled"] === "modest" ? "normal" : "high";
+  return shaft === "free" ? "normal" : "high";
 }
 
 /** Noise that only a turning machine makes; the worst is heard. */
@@ -178,11 +179,11 @@ function tripsOf(
   turning: Derived["turning"],
   draw: Derived["draw"],
 ): Derived["trips"] {
-  if (isFed(local) && local["leak-to-frame"] === "hard") return "residual";
   if (local["short"] === "hard" && isFed(local) && !isOpen(local, "switch-path", "interlock"))
     return "at-once";
+  if (isFed(local) && local["leak-to-frame"] === "hard") return "residual";
   if (volts === "none" || voice === "silent") return "no";
-  if (local["breaker"] === "weak") return "seconds";
+  if (local["breaker"] === "weak" || local["pull"] === "heavy") return "seconds";
   return draw === "high" && turning === "still" ? "seconds" : "no";
 }
 
@@ -196,6 +197,25 @@ function outputOf(local: Local, turning: Derived["turning"]): Derived["output"] 
   return isWeak ? "weak" : "moves";
 }
 
+/** Pin to pin at the plug: everything in the path of the motor's current, with its switch held on. */
+function plugPath(local: Local): Derived["plug-path"] {
+  const isBroken =
+    isOpen(
+      local,
+      "cord",
+      "protection-path",
+      "interlock",
+      "switch-path",
+      "connection",
+      "thermal",
+      "motor-circuit",
+    ) ||
+    (local["main-winding"] === "open" && isStartDead(local));
+  if (local["short"] === "hard" && !isOpen(local, "cord", "protection-path")) return "shorted";
+  if (isBroken) return "open";
+  return local["control-path"] === "electronic" ? "doubtful" : "closed";
+}
+
 /** What follows along the path from supply to load, once each station's own condition is known. */
 function derived(local: Local): Derived {
   const volts = supplyVoltage(local);
@@ -206,7 +226,7 @@ function derived(local: Local): Derived {
   const draw = drawOf(local, voice, turning, shaft);
   const canBePushed =
     volts !== "none" &&
-    local["motor-circuit"] !== "open" &&
+    !isOpen(local, "motor-circuit", "thermal") &&
     local["main-winding"] !== "open" &&
     shaft !== "locked";
   const overheats = turning !== "still" && (local["thermal"] === "cycling" || draw === "high");
@@ -225,6 +245,7 @@ function derived(local: Local): Derived {
     trips: tripsOf(local, volts, voice, turning, draw),
     lasting: overheats ? "stops" : "holds",
     click: clicks ? "yes" : "no",
+    "plug-path": plugPath(local),
   };
 }
 

@@ -36,6 +36,17 @@ export const LOCAL_CONDITIONS = {
   rotor: ["whole", "weak"],
   rub: ["none", "rubs"],
   bearing: ["free", "stiff", "locked"],
+  /** It stands under what holds it, or is slowed by it: not every motor that is stiff to the hand is. */
+  stalls: ["no", "yes"],
+  drags: ["no", "yes"],
+  /** Current beyond what the load asks for; heavy opens a protector within seconds. */
+  pull: ["usual", "more", "heavy"],
+  /** What the kind of motor draws when it stands. */
+  stalled: ["high", "modest"],
+  /** Whether ohms can be read through the machine's own control with power off. */
+  "control-path": ["plain", "electronic"],
+  "stays-on": ["no", "yes"],
+  direction: ["right", "wrong"],
   "bearing-noise": ["quiet", "squeaks", "rough"],
   air: ["open", "blocked"],
   drive: ["through", "slips", "open"],
@@ -60,6 +71,8 @@ export const DERIVED_CONDITIONS = {
   trips: ["no", "seconds", "at-once", "residual"],
   lasting: ["holds", "stops"],
   click: ["yes", "no"],
+  /** From pin to pin at the plug, unplugged, its switch on. */
+  "plug-path": ["closed", "doubtful", "open", "shorted"],
 } as const;
 
 export type LocalCondition = keyof typeof LOCAL_CONDITIONS;

@@ -1,6 +1,10 @@
 /** Tuning values of the engine. What each does and why it has its value stands in knowledge/tables/parameters.yaml. */
 export const PARAMETER_IDS = [
-  "outcome-leak",
+  "leak-told",
+  "leak-felt",
+  "leak-seen",
+  "leak-read",
+  "told-most",
   "second-root-rate",
   "third-root-fit",
   "conflict-share",

@@ -250,7 +250,12 @@ describe("against a plain reference enumeration, on random models", () => {
         });
         const moves = KNOWLEDGE.moves;
         const table = buildOutcomeTable(faults.map(single), moves, { faults }, PARAMETERS);
-        const model = modelFrom(buildHypotheses(faults.map(single), family, 2, PARAMETERS), moves, table);
+        const model = modelFrom(
+          buildHypotheses(faults.map(single), family, 2, PARAMETERS),
+          moves,
+          table,
+          PARAMETERS,
+        );
         const answers = picks.map((pick, index): Answer => {
           const move = moves[pick % moves.length];
           return {
@@ -286,6 +291,7 @@ describe("against a plain reference enumeration, on random models", () => {
       buildHypotheses(faults, "capacitor-start", 1, PARAMETERS),
       moves,
       buildOutcomeTable(faults, moves, KNOWLEDGE, PARAMETERS),
+      PARAMETERS,
     );
     const index = (id: string): number => faults.findIndex((fault) => fault.id === id);
     const both = [index("bearing-seized"), index("fuse-open")].sort((a, b) => a - b);
