@@ -38,7 +38,7 @@ export function benchFor(family: string, knowledge: Knowledge): Bench {
   return {
     family,
     model,
-    groups: repairGroups(model, [], knowledge.repairs, {}, MINUTE, parameters),
+    groups: repairGroups(model, knowledge.repairs, {}, MINUTE, parameters),
     knowledge,
     parameters,
   };

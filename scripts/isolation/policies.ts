@@ -40,7 +40,6 @@ export function advice(bench: Bench, search: Search, lookAhead: 1 | 2): MoveAdvi
     giveUp: GIVE_UP,
     lookAhead,
     blocksOf: () => [],
-    interventions: [],
   });
 }
 
@@ -90,7 +89,7 @@ interface Laid {
 }
 
 const laidOut = ({ model, groups }: Bench, { belief }: Search): Laid =>
-  fieldOf(model, belief, model.states, groups, "cold");
+  fieldOf(model, belief, groups, "cold");
 
 function entropy({ field }: Laid, { of, total }: Weights): number {
   const sums = new Float64Array(field.groups);

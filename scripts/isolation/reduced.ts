@@ -144,7 +144,7 @@ export function reducedBench(
   return {
     family: FAMILY,
     model,
-    groups: repairGroups(model, [], repairs, {}, MINUTE, parameters),
+    groups: repairGroups(model, repairs, {}, MINUTE, parameters),
     knowledge: { access, repairs, stations: [], inseparable: [] },
     parameters,
   };

@@ -44,12 +44,12 @@ export const wholeRepairs = (): readonly WholeRepair[] =>
 const REPAIR = "repair";
 
 /** What is offered in the first two places; that testing ends, with the right part first, is named as such. */
-function offeredOf(seen: Isolation, truth: readonly string[], knowledge: Knowledge): string[] {
+function offeredOf(seen: Isolation, due: readonly string[], knowledge: Knowledge): string[] {
   const moves = seen.moves.slice(0, 2).map(({ moveId }) => moveId);
   if (!seen.stop.advised) return moves;
   const first = seen.trials[0]?.repairs ?? [];
   const cures = knowledge.faults
-    .filter(({ id }) => truth.includes(id))
+    .filter(({ id }) => due.includes(id))
     .flatMap(({ fix, ladder }) => [fix, ...ladder].map(({ repair }) => repair));
   return [first.some((id) => cures.includes(id)) ? REPAIR : `stop: ${first.join("+")}`, ...moves];
 }
@@ -100,7 +100,9 @@ export function playRepair(
       interventions.push({ epoch: interventions.length + 1, faultIds: did.faults, success: did.success });
     say(said);
     const seen = ask(place);
-    const offered = seen ? offeredOf(seen, one.truth, knowledge) : [];
+    // What the story itself repairs next is the right part at this point, whatever comes out later.
+    const due = [...one.truth, ...(one.points[place + 1]?.did?.faults ?? [])];
+    const offered = seen ? offeredOf(seen, due, knowledge) : [];
     return { offered, good, isGood: offered.some((id) => good.includes(id)) };
   });
   say(one.last);

@@ -35,8 +35,14 @@ export function stateWith(table: OutcomeTable, faults: readonly number[], kind: 
   return table.stateOf(kind === undefined ? faults : [...faults, kind]);
 }
 
+/** The same machine with other hypotheses about it. */
+export function modelWith(model: Model, hypotheses: Hypotheses): Model {
+  const states = Int32Array.from(hypotheses.all, ({ faults, kind }) => stateWith(model.table, faults, kind));
+  return { ...model, hypotheses, states };
+}
+
 /** A set of faults that may be present now, with its weight. */
-interface Branch {
+export interface Branch {
   readonly faults: readonly number[];
   /** Consequences that were cured while what brings them about stayed. */
   readonly cured: readonly number[];
@@ -112,24 +118,35 @@ function condition(
   }));
 }
 
-/** Likelihood of all answers under one hypothesis: the product over epochs, over what each intervention may have cured. */
-export function likelihood(
+/** What may be present now under one hypothesis, over what each intervention may have cured, weighed by the answers. */
+export function branchesOf(
   model: Model,
   { faults, kind }: Hypothesis,
   answers: readonly Answer[],
   interventions: readonly Intervention[],
-): number {
+): readonly Branch[] {
+  const found = answers.filter((answer) => !isTold(model, answer));
   const last = Math.max(0, ...answers.map(({ epoch }) => epoch), ...interventions.map(({ epoch }) => epoch));
   let branches: Branch[] = [{ faults, cured: [], weight: 1 }];
   for (let epoch = 0; epoch <= last; epoch += 1) {
     for (const { faultIds, success } of interventions.filter((one) => one.epoch === epoch))
       branches = intervene(branches, indices(model, faultIds), success);
-    const now = answers.filter((one) => one.epoch === epoch);
+    const now = found.filter((one) => one.epoch === epoch);
     const isPowered = now.some((answer) => (model.moves[moveIndex(model, answer)]?.power ?? "off") !== "off");
     if (epoch > 0 && isPowered) branches = comeBack(model, branches);
     for (const answer of now) branches = condition(model, branches, answer, kind);
   }
-  return branches.reduce((sum, { weight }) => sum + weight, 0);
+  return branches;
+}
+
+/** Likelihood of all that was found under one hypothesis; the owner's words are weighed apart. */
+export function likelihood(
+  model: Model,
+  hypothesis: Hypothesis,
+  answers: readonly Answer[],
+  interventions: readonly Intervention[],
+): number {
+  return branchesOf(model, hypothesis, answers, interventions).reduce((sum, { weight }) => sum + weight, 0);
 }
 
 /** Whether an answer is the owner's word about how it was before anything was done. */
@@ -152,17 +169,23 @@ export function likelihoods(
   answers: readonly Answer[],
   interventions: readonly Intervention[],
 ): Float64Array {
-  const told = answers.filter((answer) => isTold(model, answer));
-  const found = answers.filter((answer) => !isTold(model, answer));
   const product =
     interventions.length > 0
       ? Float64Array.from(model.hypotheses.all, (hypothesis) =>
-          likelihood(model, hypothesis, found, interventions),
+          likelihood(model, hypothesis, answers, interventions),
         )
-      : productOf(model, found);
-  if (told.length === 0) return product;
-  const words = capped(productOf(model, told), model.toldMost);
-  return product.map((one, index) => one * (words[index] ?? 0));
+      : productOf(
+          model,
+          answers.filter((answer) => !isTold(model, answer)),
+        );
+  const words = toldFactors(model, answers);
+  return words ? product.map((one, index) => one * (words[index] ?? 0)) : product;
+}
+
+/** What the owner's words are worth under each hypothesis, bounded as a whole; undefined where nothing was said. */
+export function toldFactors(model: Model, answers: readonly Answer[]): Float64Array | undefined {
+  const told = answers.filter((answer) => isTold(model, answer));
+  return told.length === 0 ? undefined : capped(productOf(model, told), model.toldMost);
 }
 
 function productOf(model: Model, answers: readonly Answer[]): Float64Array {
@@ -199,16 +222,4 @@ export function posterior(
   if (!(sum > 0) || !Number.isFinite(sum)) return undefined;
   for (let index = 0; index < weights.length; index += 1) weights[index] = (weights[index] ?? 0) / sum;
   return weights;
-}
-
-/** The faults that are present now under a hypothesis, the intervention having worked: what the next answer is told by. */
-export function presentFaults(
-  model: Model,
-  { faults }: Hypothesis,
-  interventions: readonly Intervention[],
-): readonly number[] {
-  const cured = new Set(
-    interventions.filter(({ success }) => success > 0.5).flatMap(({ faultIds }) => indices(model, faultIds)),
-  );
-  return cured.size === 0 ? faults : faults.filter((fault) => !cured.has(fault));
 }

@@ -29,22 +29,84 @@ export interface StationShare {
 }
 
 const LEAST_BITS = 0.3;
+/** All sets of more than one root that have no row of their own. */
 const MANY = "more-than-one";
+/** Nothing is wrong any more: what was tried has worked. */
+export const MENDED = "mended";
 
-/** Chances of single roots add up by root; sets with more than one root are one row, so that all add up to one. */
-function singles(
-  model: Model,
-  belief: Float64Array,
-): { readonly byRoot: Float64Array; readonly many: number } {
+/** Chances by single root, of nothing being wrong any more, and of all sets of more than one root: together one. */
+interface Shares {
+  readonly byRoot: Float64Array;
+  readonly many: number;
+  readonly mended: number;
+}
+
+function sharesOf(model: Model, belief: Float64Array): Shares {
   const byRoot = new Float64Array(model.hypotheses.faults.length);
-  let many = 0;
+  let [many, mended] = [0, 0];
   model.hypotheses.all.forEach(({ roots }, index) => {
     const chance = belief[index] ?? 0;
     const [root] = roots;
-    if (roots.length > 1 || root === undefined) many += chance;
+    if (root === undefined) mended += chance;
+    else if (roots.length > 1) many += chance;
     else byRoot[root] = (byRoot[root] ?? 0) + chance;
   });
-  return { byRoot, many };
+  return { byRoot, many, mended };
+}
+
+/** A set of two or more roots that is likely enough to be named. */
+interface NamedSet {
+  readonly roots: readonly string[];
+  readonly members: readonly number[];
+  readonly chance: number;
+}
+
+/** Sets of more than one root by the faults in them, whatever way each shows, from `least` on. */
+function namedSets(model: Model, belief: Float64Array, least: number): NamedSet[] {
+  const { all, faults } = model.hypotheses;
+  const sets = new Map<string, { roots: readonly string[]; members: number[]; chance: number }>();
+  all.forEach(({ roots }, index) => {
+    const chance = belief[index] ?? 0;
+    if (roots.length < 2 || chance <= 0) return;
+    const ids = roots.map((root) => faults[root]?.id ?? "").sort();
+    const key = ids.join();
+    const known = sets.get(key) ?? { roots: ids, members: [], chance: 0 };
+    known.members.push(index);
+    known.chance += chance;
+    sets.set(key, known);
+  });
+  return [...sets.values()].filter(({ chance }) => chance >= least);
+}
+
+/** What each line says of a set against all the rest, bits. */
+function setWeights(model: Model, { members }: NamedSet, perAnswer: readonly AnswerLikelihoods[]): Weight[] {
+  const { all } = model.hypotheses;
+  const inside = new Set(members);
+  const lines = new Map<number, number>();
+  for (const { answer, likelihoods } of perAnswer) {
+    const sums = { own: 0, ownPrior: 0, rest: 0, restPrior: 0 };
+    all.forEach(({ prior }, index) => {
+      const told = prior * (likelihoods[index] ?? 0);
+      if (inside.has(index)) {
+        sums.own += told;
+        sums.ownPrior += prior;
+      } else {
+        sums.rest += told;
+        sums.restPrior += prior;
+      }
+    });
+    const isTold = sums.own > 0 && sums.rest > 0;
+    const bits = isTold ? Math.log2(sums.own / sums.ownPrior / (sums.rest / sums.restPrior)) : 0;
+    lines.set(answer.seq, (lines.get(answer.seq) ?? 0) + bits);
+  }
+  return [...lines].map(([seq, bits]) => ({ seq, bits }));
+}
+
+function forAndAgainst(weights: readonly Weight[]): Pick<Suspect, "for" | "against"> {
+  return {
+    for: weights.filter(({ bits }) => bits > LEAST_BITS),
+    against: weights.filter(({ bits }) => bits < -LEAST_BITS).map(({ seq, bits }) => ({ seq, bits: -bits })),
+  };
 }
 
 /** One answer and how likely each hypothesis made it, taken by itself. */
@@ -137,6 +199,16 @@ function asOne(
   );
 }
 
+/** What a set of roots has most likely brought about by now. */
+function consequencesOf(model: Model, belief: Float64Array, { members }: NamedSet): readonly string[] {
+  const { all, faults } = model.hypotheses;
+  const [first = 0] = members;
+  const heaviest = members.reduce((best, at) => ((belief[at] ?? 0) > (belief[best] ?? 0) ? at : best), first);
+  const set = all[heaviest];
+  const left = (set?.faults ?? []).filter((index) => !set?.roots.includes(index));
+  return left.map((index) => faults[index]?.id ?? "");
+}
+
 /** What each line says of some roots: the answers that one line gives add up. */
 function byLine(answers: readonly Weighed[], roots: readonly number[]): Weight[] {
   const lines = new Map<number, number>();
@@ -145,14 +217,18 @@ function byLine(answers: readonly Weighed[], roots: readonly number[]): Weight[]
   return [...lines].map(([seq, bits]) => ({ seq, bits }));
 }
 
-/** Every suspect with what speaks for and against it, likeliest first; the last row holds all sets of more than one root. */
+/**
+ * Every suspect with what speaks for and against it, likeliest first. A set of two or more roots has a row of its own
+ * from the chance on that is worth a figure; the last row holds all other sets, and one stands for "mended".
+ */
 export function suspects(
   model: Model,
   belief: Float64Array,
   perAnswer: readonly AnswerLikelihoods[],
   inseparable: readonly Inseparable[],
+  parameters: Parameters,
 ): Suspect[] {
-  const { byRoot, many } = singles(model, belief);
+  const { byRoot, many, mended } = sharesOf(model, belief);
   const answers = weighed(model, perAnswer);
   const sets = likeliestSets(model, belief);
   const { faults } = model.hypotheses;
@@ -168,16 +244,25 @@ export function suspects(
         .filter((index) => index !== root)
         .map((index) => faults[index]?.id ?? ""),
       chance,
-      for: weights.filter(({ bits }) => bits > LEAST_BITS),
-      against: weights
-        .filter(({ bits }) => bits < -LEAST_BITS)
-        .map(({ seq, bits }) => ({ seq, bits: -bits })),
+      ...forAndAgainst(weights),
     };
   });
-  const inOrder = explained.sort(
+  const together = namedSets(model, belief, parameters["unlikely-chance"]).map(
+    (set): Suspect => ({
+      roots: set.roots,
+      alike: [],
+      consequences: consequencesOf(model, belief, set),
+      chance: set.chance,
+      ...forAndAgainst(setWeights(model, set, perAnswer)),
+    }),
+  );
+  const bare = { alike: [], consequences: [], for: [], against: [] };
+  const nothing = mended > 0 ? [{ ...bare, roots: [MENDED], chance: mended }] : [];
+  const inOrder = [...explained, ...together, ...nothing].sort(
     (one, other) => other.chance - one.chance || one.roots.join().localeCompare(other.roots.join()),
   );
-  return [...inOrder, { roots: [MANY], alike: [], consequences: [], chance: many, for: [], against: [] }];
+  const unnamed = Math.max(0, many - together.reduce((sum, { chance }) => sum + chance, 0));
+  return [...inOrder, { ...bare, roots: [MANY], chance: unnamed }];
 }
 
 /** A reading made at the station itself that did not show its fault: the only thing that may say "proved good". */
@@ -205,7 +290,7 @@ export function stationShares(
   perAnswer: readonly AnswerLikelihoods[],
   parameters: Parameters,
 ): StationShare[] {
-  const { byRoot, many } = singles(model, belief);
+  const { byRoot, many } = sharesOf(model, belief);
   const unlikely = parameters["unlikely-chance"];
   const answers = weighed(model, perAnswer);
   const shares = [...stations]

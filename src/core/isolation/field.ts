@@ -59,14 +59,13 @@ function compact(values: Int32Array): { readonly of: Int32Array; readonly values
   return { of, values: occurring };
 }
 
-/** By model and circumstance, the case of every move under every hypothesis of an untouched machine. */
+/** By model and circumstance, the case of every move under every hypothesis. */
 const keptCases = new WeakMap<Model, Map<Circumstance, readonly Int32Array[]>>();
 
-/** Case of every move under every hypothesis; once a model and circumstance while nothing was done to the machine. */
-function casesOf(model: Model, states: Int32Array, circumstance: Circumstance): readonly Int32Array[] {
+/** Case of every move under every hypothesis; once a model and circumstance. */
+function casesOf(model: Model, circumstance: Circumstance): readonly Int32Array[] {
   const make = (): readonly Int32Array[] =>
-    model.moves.map((_, move) => states.map((state) => model.table.caseOf(move, state, circumstance)));
-  if (states !== model.states) return make();
+    model.moves.map((_, move) => model.states.map((state) => model.table.caseOf(move, state, circumstance)));
   const kept = keptCases.get(model) ?? new Map<Circumstance, readonly Int32Array[]>();
   keptCases.set(model, kept);
   const known = kept.get(circumstance) ?? make();
@@ -89,7 +88,6 @@ function pickedWhole(from: Int32Array, active: Int32Array): Int32Array {
 export function fieldOf(
   model: Model,
   belief: Float64Array,
-  states: Int32Array,
   groups: RepairGroups,
   circumstance: Circumstance,
 ): { readonly field: Field; readonly now: Weights } {
@@ -99,7 +97,7 @@ export function fieldOf(
   const active = Int32Array.from(heavy);
   const of = picked(belief, active);
   const group = compact(pickedWhole(groups.groupOf, active));
-  const all = casesOf(model, states, circumstance);
+  const all = casesOf(model, circumstance);
   const cases = all.map((ofMove) => compact(pickedWhole(ofMove, active)));
   return {
     field: {

@@ -19,7 +19,9 @@ import {
   stationsOf,
   whyNoMove,
 } from "./machine-model";
-import { adviseMoves, type MoveAdvice, type RatedMove, type RatedTrial } from "./next-move";
+import { adviseMoves, type MoveAdvice, type RatedTrial } from "./next-move";
+import { type Present, presentOf, spokenNow } from "./present";
+import type { RatedMove } from "./rated-move";
 
 export interface Isolation {
   readonly suspects: readonly Suspect[];
@@ -64,18 +66,34 @@ function prepare(request: IsolateRequest, models: Models, knowledge: IsolationKn
   return answers.ok ? ok({ model: model.value, answers: answers.value, interventions }) : answers;
 }
 
-function gateOf(
-  model: Model,
-  leading: Suspect | undefined,
-  answers: readonly Answer[],
-): Isolation["purchaseGate"] {
-  const proofs = model.hypotheses.faults
-    .filter(({ id }) => leading?.roots.includes(id) || leading?.alike.includes(id))
-    .flatMap(({ provenBy }) => provenBy);
-  const isProven = proofs.some((proof) =>
-    answers.some(({ moveId, outcomeId }) => moveId === proof.moveId && outcomeId === proof.outcomeId),
+interface Gate extends Readonly<Isolation["purchaseGate"]> {
+  /** Moves that would prove the leading suspect, those not made since it was worked on. */
+  readonly proofs: readonly string[];
+}
+
+/**
+ * Whether the leading suspect is proven: it, or any fault that the same repair cures. What was read before a part was
+ * replaced belongs to the part that is gone.
+ */
+function gateOf(model: Model, leading: Suspect | undefined, { answers, interventions }: Prepared): Gate {
+  const { faults } = model.hypotheses;
+  const named = faults.filter(({ id }) => leading?.roots.includes(id) || leading?.alike.includes(id));
+  const sameCure = faults.filter(({ fix }) => named.some((one) => one.fix.repair === fix.repair));
+  const isProven = sameCure.some(({ id, provenBy }) =>
+    provenBy.some((proof) =>
+      answers.some(
+        ({ moveId, outcomeId, epoch }) =>
+          moveId === proof.moveId &&
+          outcomeId === proof.outcomeId &&
+          !interventions.some((done) => done.epoch > epoch && done.faultIds.includes(id)),
+      ),
+    ),
   );
-  return isProven ? { open: true, needs: [] } : { open: false, needs: ["direct-proof"] };
+  if (isProven) return { open: true, needs: [], proofs: [] };
+  const lastEpoch = Math.max(0, ...interventions.map(({ epoch }) => epoch));
+  const made = new Set(answers.filter(({ epoch }) => epoch === lastEpoch).map(({ moveId }) => moveId));
+  const proofs = named.flatMap(({ provenBy }) => provenBy.map(({ moveId }) => moveId));
+  return { open: false, needs: ["direct-proof"], proofs: [...new Set(proofs)].filter((id) => !made.has(id)) };
 }
 
 /** What each move waits for, as the request tells of the machine. */
@@ -117,8 +135,14 @@ function judge(prepared: Prepared, request: IsolateRequest, parameters: Paramete
   return widerBelief ? { ...two, model: wider, belief: widerBelief, maxRoots: 3 } : two;
 }
 
+function isQuestion(model: Model, { moveId }: Answer): boolean {
+  return model.moves.find(({ id }) => id === moveId)?.kind === "question";
+}
+
 function adviceFor(
-  { model, belief, answers, interventions }: Judged,
+  { model, belief }: Pick<Present, "model" | "belief">,
+  { answers, interventions }: Prepared,
+  proofsToOffer: readonly string[],
   request: IsolateRequest,
   knowledge: IsolationKnowledge,
   parameters: Parameters,
@@ -131,8 +155,11 @@ function adviceFor(
     (move.settledBy ?? []).some((by) =>
       since.some(({ moveId, outcomeId }) => moveId === by.moveId && outcomeId === by.outcomeId),
     );
+  const past = new Set(model.moves.filter(({ kind }) => kind === "question").map(({ id }) => id));
   const asked = new Set([
     ...since.map(({ moveId }) => moveId),
+    // What is past was asked once and for all; what the machine on the bench answers is no question any more.
+    ...request.evidence.map(({ moveId }) => moveId).filter((id) => past.has(id)),
     ...model.moves.filter(isSettled).map(({ id }) => id),
     // Power with a cover off is a note for a licensed person, never an offer.
     ...model.moves.filter(({ power }) => power === "licensed").map(({ id }) => id),
@@ -150,12 +177,13 @@ function adviceFor(
     giveUp: request.machine.value?.minor ?? parameters["machine-price-default"],
     lookAhead: request.options?.lookAhead === 2 ? 2 : 1,
     blocksOf: blocksOf(request),
-    interventions,
+    proofs: proofsToOffer,
+    isTold: answers.every((answer) => isQuestion(model, answer)),
   });
 }
 
 function kindChances(
-  { model, belief }: Judged,
+  { model, belief }: Pick<Present, "model" | "belief">,
   request: IsolateRequest,
   knowledge: IsolationKnowledge,
 ): Isolation["kinds"] {
@@ -197,20 +225,24 @@ function isolateWith(
         "No set of faults explains these answers: strike out the one that is most in doubt.",
       ),
     );
-  const { model, belief, answers, interventions } = judged;
-  const advice = adviceFor(judged, request, knowledge, parameters);
+  const { model, answers, interventions } = judged;
   const spoken = eachAnswer(model, answers, interventions);
-  const named = suspects(model, belief, spoken, knowledge.inseparable);
+  const present = presentOf(model, judged.belief, answers, interventions);
+  const lastEpoch = Math.max(0, ...interventions.map(({ epoch }) => epoch));
+  const said = interventions.length === 0 ? spoken : spokenNow(present, spoken, lastEpoch);
+  const named = suspects(present.model, present.belief, said, knowledge.inseparable, parameters);
+  const { proofs, ...purchaseGate } = gateOf(model, named[0], judged);
+  const advice = adviceFor(present, judged, proofs, request, knowledge, parameters);
   const conflict = findConflict(judged, parameters);
-  const present = stationsOf(request.machine, knowledge);
+  const stations = stationsOf(request.machine, knowledge);
   const isQuick = interventions.length === 0 || request.options?.lookAhead === 2;
   return ok({
     suspects: named,
     stations: stationShares(
-      model,
-      belief,
-      knowledge.stations.filter(({ id }) => present.has(id)),
-      spoken,
+      present.model,
+      present.belief,
+      knowledge.stations.filter(({ id }) => stations.has(id)),
+      said,
       parameters,
     ),
     moves: advice.moves,
@@ -219,8 +251,8 @@ function isolateWith(
     isTierRaised: advice.isTierRaised,
     conflicts: conflict ? [conflict] : [],
     history: isQuick ? historyOf(model, spoken, interventions) : [],
-    kinds: kindChances(judged, request, knowledge),
-    purchaseGate: gateOf(model, named[0], answers),
+    kinds: kindChances(present, request, knowledge),
+    purchaseGate,
     basis: {
       knowledgeVersion: knowledge.version,
       hypotheses: model.hypotheses.all.length,

@@ -3,34 +3,12 @@ import { type MachineState, machineStateAfter, stateChangeMinutes } from "../cos
 import { trialCost } from "../cost/trial-cost";
 import type { Parameters } from "../knowledge/parameters";
 import type { Access, Move, Repair } from "../knowledge/types";
-import { type Model, presentFaults, stateWith } from "./belief";
-import type { Intervention } from "./evidence";
+import type { Model } from "./belief";
 import { after, answersOf, bitsNow, type Field, fieldOf, trialsOf, type Weights } from "./field";
+import { type Priced, readiestOfEqual, withProof } from "./move-order";
 import type { Circumstance } from "./power-path";
+import type { RatedMove } from "./rated-move";
 import { type PartPrices, repairGroups } from "./repair-groups";
-
-/** What a move would be worth, and what each of its answers would do. */
-export interface RatedMove {
-  readonly moveId: string;
-  readonly kind: Move["kind"];
-  readonly tier: Move["tier"];
-  readonly minutes: number;
-  /** Minutes from the way the machine stands to the state that the move needs. */
-  readonly stateMinutes: number;
-  /** Expected cost from here when this is done first, then the best next, or repairs; minor units, unrounded. */
-  readonly expectedTotal: number;
-  /** Share of the doubt about the repair that it takes away on average. */
-  readonly doubtRemoved: number;
-  /** What it saves by itself against trying repairs now, for each minute it takes; minor units. */
-  readonly savesPerMinute: number;
-  readonly answers: readonly {
-    readonly outcomeId: string;
-    readonly chance: number;
-    readonly then: readonly string[];
-  }[];
-  readonly needs: Move["needs"];
-  readonly blockedBy: readonly string[];
-}
 
 /** A repair, or a set done together, that could be tried now. */
 export interface RatedTrial {
@@ -69,9 +47,12 @@ export interface MoveContext {
   readonly giveUp: number;
   /** How many moves ahead the best few are worked out. */
   readonly lookAhead: 1 | 2;
+  /** Moves that would prove the leading suspect while it is unproved. */
+  readonly proofs?: readonly string[] | undefined;
+  /** Nothing was found yet: all that is known was told. */
+  readonly isTold?: boolean | undefined;
   /** What a move waits for. */
   readonly blocksOf: (move: Move) => readonly string[];
-  readonly interventions: readonly Intervention[];
 }
 
 /** Moves that are worked out two steps ahead: the best by one step. */
@@ -243,16 +224,10 @@ function ratedMove(
 }
 
 function rankingOf(model: Model, belief: Float64Array, asked: ReadonlySet<string>, context: MoveContext) {
-  const { interventions, repairs, prices } = context;
+  const { repairs, prices } = context;
   const minuteMinor = priceOfMinute(context.rankingRatePerHourMinor, context.parameters);
-  const states =
-    interventions.length === 0
-      ? model.states
-      : Int32Array.from(model.hypotheses.all, (hypothesis) =>
-          stateWith(model.table, presentFaults(model, hypothesis, interventions), hypothesis.kind),
-        );
-  const groups = repairGroups(model, interventions, repairs, prices, minuteMinor, context.parameters);
-  const laid = fieldOf(model, belief, states, groups, context.circumstance);
+  const groups = repairGroups(model, repairs, prices, minuteMinor, context.parameters);
+  const laid = fieldOf(model, belief, groups, context.circumstance);
   const { numberOf } = rootNames(model);
   const roots = laid.field.hypothesis.map((hypothesis) => numberOf[hypothesis] ?? 0);
   const ranking: Ranking = {
@@ -267,26 +242,38 @@ function rankingOf(model: Model, belief: Float64Array, asked: ReadonlySet<string
   return { ranking, groups };
 }
 
-/** A move with what it takes, hazard included, minutes. */
-interface Priced {
-  readonly rated: RatedMove;
-  readonly minutes: number;
-  readonly isRefined: boolean;
+/** Moves that are worth their price, the unplugged first, then by what all comes to in the end. */
+function worthwhile(ranking: Ranking, open: readonly Rated[], tryNow: number): Priced[] {
+  const { context } = ranking;
+  const leastWorth = context.parameters["least-move-worth"];
+  const isWorth = (total: number, without: number): boolean => without - total > leastWorth * tryNow;
+  return open
+    .flatMap((one, place): Priced[] => {
+      const isRefined = context.lookAhead === 2 && place < CANDIDATES;
+      const total = isRefined ? Math.min(one.total, twoSteps(ranking, one)) : one.total;
+      // What the best single move, or trying now, would cost without this one: only what is gained on that is its own.
+      const others = open.filter((other) => other !== one && other.move.tier <= one.move.tier);
+      const without = Math.min(tryNow, ...others.map((other) => other.total));
+      if (!isWorth(one.total, tryNow) && !isWorth(total, without)) return [];
+      // What follows a move is not its own merit: a minute is priced by what the move itself saves.
+      const saves = Math.max(tryNow - one.total, without - total);
+      const minutes = one.move.minutes + one.stateMinutes + one.move.hazardMinutes;
+      return [{ rated: ratedMove(ranking, one, total, saves), minutes, isRefined }];
+    })
+    .sort(
+      (one, other) =>
+        one.rated.tier - other.rated.tier ||
+        Number(other.isRefined) - Number(one.isRefined) ||
+        one.rated.expectedTotal - other.rated.expectedTotal,
+    );
 }
 
-/**
- * Of moves in the first one's tier that come to much the same, the one that removes most doubt for what it takes comes
- * first: a look ahead of one or two steps does not see what a narrower field is worth later, and a free look stands before
- * a measurement.
- */
-function readiestOfEqual(inOrder: readonly Priced[], within: number): RatedMove[] {
-  const [first] = inOrder;
-  if (!first) return [];
-  const isNear = ({ rated: { tier, expectedTotal } }: Priced): boolean =>
-    tier === first.rated.tier && expectedTotal <= first.rated.expectedTotal + within;
-  const pace = ({ rated, minutes }: Priced): number => rated.doubtRemoved / minutes;
-  const near = inOrder.filter(isNear).sort((one, other) => pace(other) - pace(one));
-  return [...near, ...inOrder.filter((one) => !isNear(one))].map(({ rated }) => rated);
+/** The cheapest and safest move that would prove the leading suspect. */
+function proofAmong(ranking: Ranking, open: readonly Rated[], tryNow: number): RatedMove | undefined {
+  const [proof] = open
+    .filter(({ move }) => ranking.context.proofs?.includes(move.id))
+    .sort((one, other) => one.move.tier - other.move.tier || one.total - other.total);
+  return proof && ratedMove(ranking, proof, proof.total, Math.max(0, tryNow - proof.total));
 }
 
 /**
@@ -304,38 +291,26 @@ export function adviseMoves(
   const { field, now, minuteMinor } = ranking;
   const trials = trialsOf(field, now);
   const tryNow = trialCost(trials, context.giveUp);
-  const leastWorth = context.parameters["least-move-worth"];
   const open = model.moves
     .flatMap((move, index) =>
       asked.has(move.id) ? [] : (rate(ranking, now, index, context.machineState) ?? []),
     )
     .sort((one, other) => one.move.tier - other.move.tier || one.total - other.total);
-  const isWorth = (total: number, without: number): boolean => without - total > leastWorth * tryNow;
-  const rated = open.flatMap((one, place): Priced[] => {
-    const isRefined = context.lookAhead === 2 && place < CANDIDATES;
-    const total = isRefined ? Math.min(one.total, twoSteps(ranking, one)) : one.total;
-    // What the best single move, or trying now, would cost without this one: only what is gained on that is its own.
-    const others = open.filter((other) => other !== one && other.move.tier <= one.move.tier);
-    const without = Math.min(tryNow, ...others.map((other) => other.total));
-    if (!isWorth(one.total, tryNow) && !isWorth(total, without)) return [];
-    // What follows a move is not its own merit: a minute is priced by what the move itself saves.
-    const saves = Math.max(tryNow - one.total, without - total);
-    const minutes = one.move.minutes + one.stateMinutes + one.move.hazardMinutes;
-    return [{ rated: ratedMove(ranking, one, total, saves), minutes, isRefined }];
-  });
-  const inOrder = readiestOfEqual(
-    rated.sort(
-      (one, other) =>
-        one.rated.tier - other.rated.tier ||
-        Number(other.isRefined) - Number(one.isRefined) ||
-        one.rated.expectedTotal - other.rated.expectedTotal,
-    ),
+  const questionsAsked = model.moves.filter(({ id, kind }) => kind === "question" && asked.has(id)).length;
+  const worthIt = readiestOfEqual(
+    worthwhile(ranking, open, tryNow),
     context.parameters["near-tie-minutes"] * minuteMinor,
+    questionsAsked,
   );
+  const inOrder = withProof(worthIt, proofAmong(ranking, open, tryNow));
   const first = inOrder[0];
+  // Nothing is tried on a told story alone.
+  const isStopAdvised = worthIt.length === 0 && (context.isTold !== true || first === undefined);
   return {
     moves: inOrder,
     trials: trials
+      // Where what was tried has worked there is nothing left to repair.
+      .filter(({ group }) => (groups.repairs[group] ?? []).length > 0)
       .map(
         ({ group, chance, cures, cost, minutes }): RatedTrial => ({
           repairs: groups.repairs[group] ?? [],
@@ -348,7 +323,7 @@ export function adviseMoves(
       )
       .sort((one, other) => other.cures / other.cost - one.cures / one.cost),
     trialCost: tryNow,
-    isStopAdvised: first === undefined,
+    isStopAdvised,
     isTierRaised: first !== undefined && first.tier > 1,
   };
 }

@@ -144,6 +144,11 @@ const LEAK_OF: Readonly<Record<Move["kind"], ParameterId>> = {
   reading: "leak-read",
 };
 
+/** Least chance of any answer: taking one for another has a chance of its own, however many there are to take it for. */
+function leakOf({ kind, outcomes }: Move, parameters: Parameters): number {
+  return (2 * parameters[LEAK_OF[kind]]) / outcomes.length;
+}
+
 type CaseOf = (move: number, state: number, circumstance: Circumstance) => number;
 
 /** A powered run in which some faults show only now and then: a mixture of the cases with them and without them. */
@@ -206,8 +211,7 @@ export function buildOutcomeTable(
   const numbers = new Map<string, number>();
   const sets: (readonly number[])[] = [];
   const composed: Record<Circumstance, Int16Array[]> = { cold: [], hot: [], loaded: [] };
-  const leaks = moves.map(({ kind }) => parameters[LEAK_OF[kind]]);
-  const rows = cases.map((own, index) => rowsByCase(own, leaks[index] ?? 0));
+  const rows = cases.map((own) => rowsByCase(own, leakOf(own.move, parameters)));
   const found: Record<Circumstance, number[][]> = { cold: [], hot: [], loaded: [] };
   const compose = (state: number, circumstance: Circumstance): Int16Array => {
     const known = composed[circumstance][state];
@@ -255,7 +259,7 @@ export function buildOutcomeTable(
       if (!own || own.numeric.length === 0) return undefined;
       const numeric = own.numeric[firstMet(own.numeric, compose(state, circumstance))]?.row;
       return Math.max(
-        (leaks[move] ?? 0) * LEAST_WIDTH,
+        leakOf(own.move, parameters) * LEAST_WIDTH,
         numeric ? chanceOfRatio(numeric, value, halfWidth) : 0,
       );
     },

@@ -210,7 +210,7 @@ function plugPath(local: Local): Derived["plug-path"] {
       "thermal",
       "motor-circuit",
     ) ||
-    (local["main-winding"] === "open" && isStartDead(local));
+    (local["main-winding"] === "open" && (local["start-side"] === "capacitor" || isStartDead(local)));
   if (local["short"] === "hard" && !isOpen(local, "cord", "protection-path")) return "shorted";
   if (isBroken) return "open";
   return local["control-path"] === "electronic" ? "doubtful" : "closed";

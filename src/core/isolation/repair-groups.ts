@@ -1,7 +1,6 @@
 import type { Parameters } from "../knowledge/parameters";
 import type { Fault, Repair } from "../knowledge/types";
-import { type Model, presentFaults } from "./belief";
-import type { Intervention } from "./evidence";
+import type { Model } from "./belief";
 
 /** Hypotheses gathered by what would be done about them. */
 export interface RepairGroups {
@@ -72,7 +71,7 @@ function numbering(): { numberOf(names: readonly string[]): number; readonly lis
   };
 }
 
-function structureOf(model: Model, interventions: readonly Intervention[]): Structure {
+function structureOf(model: Model): Structure {
   const { all, faults } = model.hypotheses;
   const groups = numbering();
   const wholes = numbering();
@@ -80,13 +79,12 @@ function structureOf(model: Model, interventions: readonly Intervention[]): Stru
   const wholeOf = new Int32Array(all.length);
   const successOf = new Float64Array(all.length);
   for (const [index, hypothesis] of all.entries()) {
-    const present = presentFaults(model, hypothesis, interventions);
-    const roots = hypothesis.roots.filter((root) => present.includes(root));
-    const whole = repairsOf(faults, present);
-    wholeOf[index] = wholes.numberOf(whole);
-    // A consequence whose root is cured is what has to be repaired now.
-    groupOf[index] = groups.numberOf(roots.length > 0 ? repairsOf(faults, roots) : whole);
-    successOf[index] = present.reduce((product, one) => product * (faults[one]?.fix.success ?? 1), 1);
+    wholeOf[index] = wholes.numberOf(repairsOf(faults, hypothesis.faults));
+    groupOf[index] = groups.numberOf(repairsOf(faults, hypothesis.roots));
+    successOf[index] = hypothesis.faults.reduce(
+      (product, one) => product * (faults[one]?.fix.success ?? 1),
+      1,
+    );
   }
   return { groupOf, groups: groups.lists, wholeOf, wholes: wholes.lists, successOf };
 }
@@ -100,7 +98,7 @@ interface Kept {
 const untouched = new WeakMap<Model, Kept>();
 
 function keptFor(model: Model): Kept {
-  const known = untouched.get(model) ?? { structure: structureOf(model, []) };
+  const known = untouched.get(model) ?? { structure: structureOf(model) };
   untouched.set(model, known);
   return known;
 }
@@ -126,15 +124,12 @@ function priced(
 
 export function repairGroups(
   model: Model,
-  interventions: readonly Intervention[],
   repairs: readonly Repair[],
   prices: PartPrices,
   minuteMinor: number,
   parameters: Parameters,
 ): RepairGroups {
   const trialRunMinutes = parameters["trial-run-minutes"];
-  if (interventions.length > 0)
-    return priced(structureOf(model, interventions), repairs, prices, minuteMinor, trialRunMinutes);
   const kept = keptFor(model);
   const key = JSON.stringify([prices, minuteMinor, trialRunMinutes]);
   if (kept.priced?.key !== key)

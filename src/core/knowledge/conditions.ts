@@ -45,6 +45,8 @@ export const LOCAL_CONDITIONS = {
   stalled: ["high", "modest"],
   /** Whether ohms can be read through the machine's own control with power off. */
   "control-path": ["plain", "electronic"],
+  /** What the start side is fed through: only a winding alone lets a meter's ohms pass. */
+  "start-side": ["capacitor", "winding"],
   "stays-on": ["no", "yes"],
   direction: ["right", "wrong"],
   "bearing-noise": ["quiet", "squeaks", "rough"],

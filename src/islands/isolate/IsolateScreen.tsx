@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { Isolation } from "@/core/isolation/isolate";
 import { movesFor } from "@/core/isolation/machine-model";
-import type { RatedMove } from "@/core/isolation/next-move";
+import type { RatedMove } from "@/core/isolation/rated-move";
 import type { JobView } from "@/core/job/log/reduce";
 import type { Knowledge, Move } from "@/core/knowledge/types";
 import { formatChance, formatMoney } from "@/core/quantity/format";

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { RatedMove } from "@/core/isolation/next-move";
+import type { RatedMove } from "@/core/isolation/rated-move";
 import type { Knowledge } from "@/core/knowledge/types";
 import { formatChance, formatMoney } from "@/core/quantity/format";
 import { faultLabel } from "../engine/names";

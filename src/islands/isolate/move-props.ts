@@ -1,4 +1,4 @@
-import type { RatedMove } from "@/core/isolation/next-move";
+import type { RatedMove } from "@/core/isolation/rated-move";
 import type { Knowledge, Move } from "@/core/knowledge/types";
 import type { Shop } from "@/core/shop/shop";
 import type { JobScreen } from "../frame/use-job-screen";

@@ -14,7 +14,7 @@ interface Laid {
 /** A bench as it stands before any answer. */
 function laidOut({ model, groups }: Bench): Laid {
   const belief = Float64Array.from(model.hypotheses.all, ({ prior }) => prior);
-  return fieldOf(model, belief, model.states, groups, "cold");
+  return fieldOf(model, belief, groups, "cold");
 }
 
 /** The same field when a share of the answers is given blindly, each as likely as the other. */

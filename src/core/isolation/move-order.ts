@@ -1,0 +1,43 @@
+import type { RatedMove } from "./rated-move";
+
+/** A move with what it takes, hazard included, minutes. */
+export interface Priced {
+  readonly rated: RatedMove;
+  readonly minutes: number;
+  readonly isRefined: boolean;
+}
+
+/** Questions that are asked before a hand touches the machine, unless more of them decide. */
+const QUESTIONS_FIRST = 2;
+
+/**
+ * Of moves in the first one's tier that come to much the same, the one that removes most doubt for what it takes comes
+ * first: a look ahead of one or two steps does not see what a narrower field is worth later, and a free look stands before
+ * a measurement. Once two questions were asked, hands come before words.
+ */
+export function readiestOfEqual(
+  inOrder: readonly Priced[],
+  within: number,
+  questionsAsked: number,
+): RatedMove[] {
+  const [first] = inOrder;
+  if (!first) return [];
+  const isNear = ({ rated: { tier, expectedTotal } }: Priced): boolean =>
+    tier === first.rated.tier && expectedTotal <= first.rated.expectedTotal + within;
+  const pace = ({ rated, minutes }: Priced): number => rated.doubtRemoved / minutes;
+  const waits = ({ rated }: Priced): number =>
+    Number(rated.kind === "question" && questionsAsked >= QUESTIONS_FIRST);
+  const near = inOrder
+    .filter(isNear)
+    .sort((one, other) => waits(one) - waits(other) || pace(other) - pace(one));
+  return [...near, ...inOrder.filter((one) => !isNear(one))].map(({ rated }) => rated);
+}
+
+/** The leading suspect's own proof stands in the first two places while it is unproved, if it is no more dangerous. */
+export function withProof(inOrder: readonly RatedMove[], proof: RatedMove | undefined): readonly RatedMove[] {
+  const [first, second] = inOrder;
+  const isThere = proof && (first?.moveId === proof.moveId || second?.moveId === proof.moveId);
+  if (!proof || isThere || (first && proof.tier > first.tier)) return inOrder;
+  const others = inOrder.filter(({ moveId }) => moveId !== proof.moveId);
+  return [...others.slice(0, 1), proof, ...others.slice(1)];
+}
