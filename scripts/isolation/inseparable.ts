@@ -1,5 +1,7 @@
 // Faults of a family that no move tells apart: what src/knowledge/inseparable.json has to hold.
 
+import type { Circumstance } from "@/core/isolation/power-path";
+import { placesById } from "@/core/isolation/variants";
 import type { Knowledge } from "@/core/knowledge/types";
 import { type Bench, benchFor } from "./machine";
 
@@ -11,17 +13,31 @@ export interface Alike {
 /** Under this, two faults of one repair differ less in their answers than a repairer could see. */
 const TOLD_APART = 0.5;
 
+/** Chance of an answer under a fault, over the ways in which it shows. */
+function chanceUnder(
+  { model }: Bench,
+  places: readonly number[],
+  at: number,
+  outcome: number,
+  when: Circumstance,
+) {
+  const { faults } = model.hypotheses;
+  return places.reduce(
+    (sum, place) =>
+      sum + (faults[place]?.share ?? 1) * model.table.chance(at, outcome, model.table.stateOf([place]), when),
+    0,
+  );
+}
+
 /** Half the sum of the differences of two faults' answers, in the move and circumstance that part them best. */
-function apart({ model }: Bench, one: number, other: number): number {
-  const [a, b] = [model.table.stateOf([one]), model.table.stateOf([other])];
-  const differences = model.moves.flatMap((move, at) =>
-    (["cold", "hot", "loaded"] as const).map((circumstance) =>
+function apart(bench: Bench, one: readonly number[], other: readonly number[]): number {
+  const differences = bench.model.moves.flatMap((move, at) =>
+    (["cold", "hot", "loaded"] as const).map((when) =>
       move.outcomes.reduce(
         (sum, _, outcome) =>
           sum +
           Math.abs(
-            model.table.chance(at, outcome, a, circumstance) -
-              model.table.chance(at, outcome, b, circumstance),
+            chanceUnder(bench, one, at, outcome, when) - chanceUnder(bench, other, at, outcome, when),
           ) /
             2,
         0,
@@ -38,11 +54,16 @@ export function inseparable(knowledge: Knowledge): Alike[] {
     if (stations.length === 0) continue;
     const bench = benchFor(family, knowledge);
     const { faults } = bench.model.hypotheses;
-    faults.forEach((one, a) => {
-      faults.slice(a + 1).forEach((other, after) => {
-        if (one.fix.repair !== other.fix.repair || apart(bench, a, a + 1 + after) >= TOLD_APART) return;
-        found.set(`${one.id} ${other.id}`, { faults: [one.id, other.id], repair: one.fix.repair });
-      });
+    const each = [...placesById(faults)].map(([id, places]) => ({
+      id,
+      places,
+      repair: faults[places[0] ?? 0]?.fix.repair ?? "",
+    }));
+    each.forEach((one, a) => {
+      for (const other of each.slice(a + 1)) {
+        if (one.repair !== other.repair || apart(bench, one.places, other.places) >= TOLD_APART) continue;
+        found.set(`${one.id} ${other.id}`, { faults: [one.id, other.id], repair: one.repair });
+      }
     });
   }
   return [...found.values()];

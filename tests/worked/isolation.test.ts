@@ -14,7 +14,7 @@ interface Step {
   readonly notFirst?: readonly string[];
   readonly least?: number;
   readonly consequence?: string;
-  /** The next move is one of these. */
+  /** One of these is in the first two places. */
   readonly moves?: readonly string[];
   /** Testing further costs more than trying this repair first. */
   readonly tryFirst?: string;
@@ -71,7 +71,8 @@ function holds(step: Step, seen: Isolation): void {
   if (step.notFirst) expect(step.notFirst).not.toContain(root);
   if (step.least) expect(first?.chance).toBeGreaterThan(step.least);
   if (step.consequence) expect(first?.consequences).toContain(step.consequence);
-  if (step.moves) expect(step.moves).toContain(seen.moves[0]?.moveId);
+  if (step.moves)
+    expect(seen.moves.slice(0, 2).some(({ moveId }) => step.moves?.includes(moveId))).toBe(true);
   if (step.tryFirst) {
     expect(seen.stop.advised).toBe(true);
     expect(seen.trials[0]?.repairs).toEqual([step.tryFirst]);
@@ -105,8 +106,9 @@ describe("worked stories", () => {
     const seen = found(machine, said, {
       interventions: [{ epoch: 1, faultIds: after.repaired, success: after.success }],
     });
-    // What was found is still what was wrong: a run that went well once proves no intermittent fault gone.
-    expect(seen.suspects[0]?.roots[0]).toBe(after.repaired[0]);
+    // A run that went well once proves no intermittent fault gone.
+    const mended = seen.suspects.find(({ roots }) => roots[0] === "mended")?.chance ?? 0;
+    expect(1 - mended).toBeGreaterThan(after.stillOpenAtLeast);
     expect(seen.stop.trialCost).toBeGreaterThan(0);
   });
 });

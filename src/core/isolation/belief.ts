@@ -105,48 +105,62 @@ function comeBack(model: Model, branches: readonly Branch[]): Branch[] {
   });
 }
 
-function condition(
-  model: Model,
-  branches: readonly Branch[],
-  answer: Answer,
-  kind: number | undefined,
-): Branch[] {
-  const move = moveIndex(model, answer);
-  return branches.map((branch) => ({
-    ...branch,
-    weight: branch.weight * likelihoodOf(model, move, answer, stateWith(model.table, branch.faults, kind)),
-  }));
+/** One answer with the place of its move in the model. */
+interface Placed {
+  readonly answer: Answer;
+  readonly move: number;
 }
 
-/** What may be present now under one hypothesis, over what each intervention may have cured, weighed by the answers. */
-export function branchesOf(
+/** What was done and found, epoch by epoch, looked up in the model once for all hypotheses. */
+export interface Course {
+  readonly epochs: readonly {
+    readonly done: readonly { readonly targets: readonly number[]; readonly success: number }[];
+    readonly found: readonly Placed[];
+    readonly isPowered: boolean;
+  }[];
+}
+
+/** The owner's words about the machine as it came in are weighed apart. */
+export function courseOf(
   model: Model,
-  { faults, kind }: Hypothesis,
   answers: readonly Answer[],
   interventions: readonly Intervention[],
-): readonly Branch[] {
-  const found = answers.filter((answer) => !isTold(model, answer));
+): Course {
   const last = Math.max(0, ...answers.map(({ epoch }) => epoch), ...interventions.map(({ epoch }) => epoch));
+  const epochs = Array.from({ length: last + 1 }, (_, epoch) => {
+    const found = answers
+      .filter((answer) => answer.epoch === epoch && !isTold(model, answer))
+      .map((answer): Placed => ({ answer, move: moveIndex(model, answer) }));
+    return {
+      done: interventions
+        .filter((one) => one.epoch === epoch)
+        .map(({ faultIds, success }) => ({ targets: indices(model, faultIds), success })),
+      found,
+      isPowered: found.some(({ move }) => (model.moves[move]?.power ?? "off") !== "off"),
+    };
+  });
+  return { epochs };
+}
+
+/** What may be present now under one hypothesis, over what each intervention may have cured, weighed by what was found. */
+export function branchesOf(model: Model, { faults, kind }: Hypothesis, course: Course): readonly Branch[] {
   let branches: Branch[] = [{ faults, cured: [], weight: 1 }];
-  for (let epoch = 0; epoch <= last; epoch += 1) {
-    for (const { faultIds, success } of interventions.filter((one) => one.epoch === epoch))
-      branches = intervene(branches, indices(model, faultIds), success);
-    const now = found.filter((one) => one.epoch === epoch);
-    const isPowered = now.some((answer) => (model.moves[moveIndex(model, answer)]?.power ?? "off") !== "off");
+  course.epochs.forEach(({ done, found, isPowered }, epoch) => {
+    for (const { targets, success } of done) branches = intervene(branches, targets, success);
     if (epoch > 0 && isPowered) branches = comeBack(model, branches);
-    for (const answer of now) branches = condition(model, branches, answer, kind);
-  }
+    for (const { answer, move } of found)
+      branches = branches.map((branch) => ({
+        ...branch,
+        weight:
+          branch.weight * likelihoodOf(model, move, answer, stateWith(model.table, branch.faults, kind)),
+      }));
+  });
   return branches;
 }
 
-/** Likelihood of all that was found under one hypothesis; the owner's words are weighed apart. */
-export function likelihood(
-  model: Model,
-  hypothesis: Hypothesis,
-  answers: readonly Answer[],
-  interventions: readonly Intervention[],
-): number {
-  return branchesOf(model, hypothesis, answers, interventions).reduce((sum, { weight }) => sum + weight, 0);
+/** Likelihood of all that was found under one hypothesis. */
+export function likelihood(model: Model, hypothesis: Hypothesis, course: Course): number {
+  return branchesOf(model, hypothesis, course).reduce((sum, { weight }) => sum + weight, 0);
 }
 
 /** Whether an answer is the owner's word about how it was before anything was done. */
@@ -169,15 +183,11 @@ export function likelihoods(
   answers: readonly Answer[],
   interventions: readonly Intervention[],
 ): Float64Array {
-  const product =
-    interventions.length > 0
-      ? Float64Array.from(model.hypotheses.all, (hypothesis) =>
-          likelihood(model, hypothesis, answers, interventions),
-        )
-      : productOf(
-          model,
-          answers.filter((answer) => !isTold(model, answer)),
-        );
+  const found = answers.filter((answer) => !isTold(model, answer));
+  const course = interventions.length > 0 ? courseOf(model, found, interventions) : undefined;
+  const product = course
+    ? Float64Array.from(model.hypotheses.all, (hypothesis) => likelihood(model, hypothesis, course))
+    : productOf(model, found);
   const words = toldFactors(model, answers);
   return words ? product.map((one, index) => one * (words[index] ?? 0)) : product;
 }

@@ -1,6 +1,6 @@
 import type { Parameters } from "../knowledge/parameters";
 import { seededRandom } from "../seeded-random";
-import { likelihood, likelihoods, type Model, stateWith } from "./belief";
+import { courseOf, likelihood, likelihoods, type Model, stateWith } from "./belief";
 import type { Answer, Intervention } from "./evidence";
 import type { Hypothesis } from "./hypotheses";
 
@@ -65,10 +65,10 @@ function fitOf({ model, answers, interventions }: Explained, set: Hypothesis): n
   const explained = asWords(answers);
   const { next } = seededRandom(SEED);
   const usual = Array.from({ length: SAMPLES }, () =>
-    likelihood(model, set, drawn(model, set, explained, next), interventions),
+    likelihood(model, set, courseOf(model, drawn(model, set, explained, next), interventions)),
   ).sort((a, b) => a - b);
   const median = usual[SAMPLES / 2] ?? 0;
-  return median === 0 ? 1 : likelihood(model, set, explained, interventions) / median;
+  return median === 0 ? 1 : likelihood(model, set, courseOf(model, explained, interventions)) / median;
 }
 
 /** The likeliest sets; sorting thousands to find five would cost more than all else here. */
@@ -130,7 +130,8 @@ export function findConflict(explained: Explained, parameters: Parameters): Conf
   const share = fitOf(explained, best);
   if (share >= parameters["conflict-share"]) return undefined;
   const words = asWords(answers);
-  const explains = (list: readonly Answer[]): number => likelihood(model, best, list, interventions);
+  const explains = (list: readonly Answer[]): number =>
+    likelihood(model, best, courseOf(model, list, interventions));
   const own = explains(words);
   const raised = words.map(({ seq }, index) => ({
     seq,

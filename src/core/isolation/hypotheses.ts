@@ -106,12 +106,14 @@ function exclude(one: Fault, other: Fault): boolean {
 /**
  * All sets of up to `maxRoots` roots with every subset of their consequences, and their priors, which sum to one.
  * A pair's prior is the product of its odds times the rate of a second root. "No fault now" stands alone.
+ * @param least sets rarer than this beforehand are left out
  */
 export function buildHypotheses(
   faults: readonly Variant[],
   family: string,
   maxRoots: 1 | 2,
   parameters: Parameters,
+  least = 0,
 ): Hypotheses {
   const places = placesById(faults);
   const odds = faults.map((fault) => fault.odds[family] ?? 0);
@@ -136,7 +138,14 @@ export function buildHypotheses(
       prior: (weight / sum) * chance,
     })),
   );
-  return { faults, all };
+  return { faults, all: least > 0 ? withoutRarest(all, least) : all };
+}
+
+/** Sets that are rarer than `least` beforehand are left out; what is left sums to one again. */
+function withoutRarest(all: readonly Hypothesis[], least: number): readonly Hypothesis[] {
+  const kept = all.filter(({ prior }) => prior >= least);
+  const sum = kept.reduce((acc, { prior }) => acc + prior, 0);
+  return kept.map((one) => ({ ...one, prior: one.prior / sum }));
 }
 
 /**

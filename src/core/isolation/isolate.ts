@@ -52,8 +52,14 @@ interface Prepared {
   readonly interventions: readonly Intervention[];
 }
 
-function prepare(request: IsolateRequest, models: Models, knowledge: IsolationKnowledge): Result<Prepared> {
-  const model = models(request.machine, request.options?.maxRoots === 1 ? 1 : 2, request.options?.shopCounts);
+function prepare(
+  request: IsolateRequest,
+  models: Models,
+  knowledge: IsolationKnowledge,
+  isWhole: boolean,
+): Result<Prepared> {
+  const { maxRoots, shopCounts } = request.options ?? {};
+  const model = models(request.machine, maxRoots === 1 ? 1 : 2, shopCounts, isWhole);
   if (!model.ok) return model;
   const interventions = request.interventions ?? [];
   const given = request.evidence.map(
@@ -79,15 +85,18 @@ function gateOf(model: Model, leading: Suspect | undefined, { answers, intervent
   const { faults } = model.hypotheses;
   const named = faults.filter(({ id }) => leading?.roots.includes(id) || leading?.alike.includes(id));
   const sameCure = faults.filter(({ fix }) => named.some((one) => one.fix.repair === fix.repair));
-  const isProven = sameCure.some(({ id, provenBy }) =>
-    provenBy.some((proof) =>
-      answers.some(
-        ({ moveId, outcomeId, epoch }) =>
-          moveId === proof.moveId &&
-          outcomeId === proof.outcomeId &&
-          !interventions.some((done) => done.epoch > epoch && done.faultIds.includes(id)),
+  const isProven = sameCure.some(
+    ({ id, provenBy, isConsequence }) =>
+      // That a fuse is open says nothing of why.
+      !isConsequence &&
+      provenBy.some((proof) =>
+        answers.some(
+          ({ moveId, outcomeId, epoch }) =>
+            moveId === proof.moveId &&
+            outcomeId === proof.outcomeId &&
+            !interventions.some((done) => done.epoch > epoch && done.faultIds.includes(id)),
+        ),
       ),
-    ),
   );
   if (isProven) return { open: true, needs: [], proofs: [] };
   const lastEpoch = Math.max(0, ...interventions.map(({ epoch }) => epoch));
@@ -142,7 +151,7 @@ function isQuestion(model: Model, { moveId }: Answer): boolean {
 function adviceFor(
   { model, belief }: Pick<Present, "model" | "belief">,
   { answers, interventions }: Prepared,
-  proofsToOffer: readonly string[],
+  gate: Gate,
   request: IsolateRequest,
   knowledge: IsolationKnowledge,
   parameters: Parameters,
@@ -177,7 +186,8 @@ function adviceFor(
     giveUp: request.machine.value?.minor ?? parameters["machine-price-default"],
     lookAhead: request.options?.lookAhead === 2 ? 2 : 1,
     blocksOf: blocksOf(request),
-    proofs: proofsToOffer,
+    proofs: gate.proofs,
+    isProven: gate.open,
     isTold: answers.every((answer) => isQuestion(model, answer)),
   });
 }
@@ -200,6 +210,24 @@ function kindChances(
     .sort((one, other) => other.chance - one.chance);
 }
 
+/** The rarest sets of faults are left out until the answers contradict each other without them. */
+function judgedFrom(
+  request: IsolateRequest,
+  models: Models,
+  knowledge: IsolationKnowledge,
+  parameters: Parameters,
+): Result<(Judged & { readonly conflict: Conflict | undefined }) | undefined> {
+  const attempt = (isWhole: boolean): ReturnType<typeof judgedFrom> => {
+    const prepared = prepare(request, models, knowledge, isWhole);
+    if (!prepared.ok) return prepared;
+    const judged = judge(prepared.value, request, parameters);
+    return ok(judged && { ...judged, conflict: findConflict(judged, parameters) });
+  };
+  const first = attempt(false);
+  const isExplained = first.ok && first.value !== undefined && first.value.conflict === undefined;
+  return !first.ok || isExplained || request.machine.family === NOT_KNOWN ? first : attempt(true);
+}
+
 /**
  * Where the fault sits and what to do next, from the answers so far. Exact by enumeration.
  *
@@ -214,9 +242,9 @@ function isolateWith(
   knowledge: IsolationKnowledge,
   parameters: Parameters,
 ): Result<Isolation> {
-  const prepared = prepare(request, models, knowledge);
-  if (!prepared.ok) return prepared;
-  const judged = judge(prepared.value, request, parameters);
+  const found = judgedFrom(request, models, knowledge, parameters);
+  if (!found.ok) return found;
+  const judged = found.value;
   if (!judged)
     return fail(
       issue(
@@ -225,15 +253,14 @@ function isolateWith(
         "No set of faults explains these answers: strike out the one that is most in doubt.",
       ),
     );
-  const { model, answers, interventions } = judged;
+  const { model, answers, interventions, conflict } = judged;
   const spoken = eachAnswer(model, answers, interventions);
   const present = presentOf(model, judged.belief, answers, interventions);
   const lastEpoch = Math.max(0, ...interventions.map(({ epoch }) => epoch));
   const said = interventions.length === 0 ? spoken : spokenNow(present, spoken, lastEpoch);
   const named = suspects(present.model, present.belief, said, knowledge.inseparable, parameters);
-  const { proofs, ...purchaseGate } = gateOf(model, named[0], judged);
-  const advice = adviceFor(present, judged, proofs, request, knowledge, parameters);
-  const conflict = findConflict(judged, parameters);
+  const gate = gateOf(model, named[0], judged);
+  const advice = adviceFor(present, judged, gate, request, knowledge, parameters);
   const stations = stationsOf(request.machine, knowledge);
   const isQuick = interventions.length === 0 || request.options?.lookAhead === 2;
   return ok({
@@ -252,7 +279,7 @@ function isolateWith(
     conflicts: conflict ? [conflict] : [],
     history: isQuick ? historyOf(model, spoken, interventions) : [],
     kinds: kindChances(present, request, knowledge),
-    purchaseGate,
+    purchaseGate: { open: gate.open, needs: gate.needs },
     basis: {
       knowledgeVersion: knowledge.version,
       hypotheses: model.hypotheses.all.length,

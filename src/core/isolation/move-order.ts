@@ -37,7 +37,8 @@ export function readiestOfEqual(
 export function withProof(inOrder: readonly RatedMove[], proof: RatedMove | undefined): readonly RatedMove[] {
   const [first, second] = inOrder;
   const isThere = proof && (first?.moveId === proof.moveId || second?.moveId === proof.moveId);
-  if (!proof || isThere || (first && proof.tier > first.tier)) return inOrder;
+  if (!proof || isThere || proof.tier > (first?.tier ?? 1)) return inOrder;
   const others = inOrder.filter(({ moveId }) => moveId !== proof.moveId);
-  return [...others.slice(0, 1), proof, ...others.slice(1)];
+  const before = first && first.tier === proof.tier ? 1 : 0;
+  return [...others.slice(0, before), proof, ...others.slice(before)];
 }

@@ -49,6 +49,8 @@ export interface MoveContext {
   readonly lookAhead: 1 | 2;
   /** Moves that would prove the leading suspect while it is unproved. */
   readonly proofs?: readonly string[] | undefined;
+  /** The leading suspect, or one with the same cure, was read directly. */
+  readonly isProven?: boolean | undefined;
   /** Nothing was found yet: all that is known was told. */
   readonly isTold?: boolean | undefined;
   /** What a move waits for. */
@@ -245,8 +247,10 @@ function rankingOf(model: Model, belief: Float64Array, asked: ReadonlySet<string
 /** Moves that are worth their price, the unplugged first, then by what all comes to in the end. */
 function worthwhile(ranking: Ranking, open: readonly Rated[], tryNow: number): Priced[] {
   const { context } = ranking;
-  const leastWorth = context.parameters["least-move-worth"];
-  const isWorth = (total: number, without: number): boolean => without - total > leastWorth * tryNow;
+  // Once a thing is proven the questions end: what saves less than a few minutes is not asked any more.
+  const bound = context.isProven === true ? context.parameters["near-tie-minutes"] * ranking.minuteMinor : 0;
+  const least = Math.max(context.parameters["least-move-worth"] * tryNow, bound);
+  const isWorth = (total: number, without: number): boolean => without - total > least;
   return open
     .flatMap((one, place): Priced[] => {
       const isRefined = context.lookAhead === 2 && place < CANDIDATES;

@@ -1,4 +1,4 @@
-import { branchesOf, type Model, modelWith, toldFactors } from "./belief";
+import { branchesOf, courseOf, type Model, modelWith, toldFactors } from "./belief";
 import type { Answer, Intervention } from "./evidence";
 import type { AnswerLikelihoods } from "./explain";
 import type { Hypothesis } from "./hypotheses";
@@ -12,7 +12,7 @@ export interface Present {
 }
 
 /** Lighter than this, as a share of the whole, nothing is carried on. */
-const LEAST_CARRIED = 1e-7;
+const LEAST_CARRIED = 1e-12;
 
 /** What is still wrong: the roots that are still there, or what a root that is gone has left behind. */
 function rootsNow(roots: readonly number[], faults: readonly number[]): readonly number[] {
@@ -33,11 +33,12 @@ export function presentOf(
   const { all, faults } = model.hypotheses;
   if (interventions.length === 0) return { model, belief, from: Int32Array.from(all.keys()) };
   const words = toldFactors(model, answers);
+  const course = courseOf(model, answers, interventions);
   const places = new Map<string, number>();
   const now: { hypothesis: Hypothesis; from: number; most: number; weight: number }[] = [];
   all.forEach((hypothesis, from) => {
     if ((belief[from] ?? 0) < LEAST_CARRIED) return;
-    for (const branch of branchesOf(model, hypothesis, answers, interventions)) {
+    for (const branch of branchesOf(model, hypothesis, course)) {
       const weight = branch.weight * hypothesis.prior * (words?.[from] ?? 1);
       if (!(weight > 0)) continue;
       const roots = rootsNow(hypothesis.roots, branch.faults);

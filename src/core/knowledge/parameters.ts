@@ -6,6 +6,7 @@ export const PARAMETER_IDS = [
   "leak-read",
   "told-most",
   "second-root-rate",
+  "rarest-set",
   "third-root-fit",
   "conflict-share",
   "impossible-share",

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { isolated, type Said } from "./model";
 
 const CONTRARY: readonly Said[] = [
-  ["turn-shaft", "locked"],
+  ["pair-ohms", "run-open"],
   ["switch-on", "runs"],
   ["clamp-current", "normal"],
   ["push-start", "runs"],
@@ -39,9 +39,9 @@ describe("three roots", () => {
   /** Three things proved at three places: no two of them explain the third. */
   const THREE: readonly Said[] = [
     ["start-capacitance", "below"],
-    ["belt-look", "off"],
-    ["look-vents", "blocked"],
-    ["turn-shaft-load-off", "locked"],
+    ["overload-ohms", "open"],
+    ["cord-ohms", "open"],
+    ["switch-ohms", "open"],
   ];
 
   it("are tried where asked for and no two roots explain the answers", () => {
@@ -50,7 +50,8 @@ describe("three roots", () => {
     expect(three.basis.maxRoots).toBe(3);
     expect(three.basis.hypotheses).toBeGreaterThan(two.basis.hypotheses);
     expect(three.suspects.reduce((sum, { chance }) => sum + chance, 0)).toBeCloseTo(1, 9);
-    expect(three.suspects.at(-1)?.chance).toBeGreaterThan(0.5);
+    const many = three.suspects.filter(({ roots }) => roots.length > 1 || roots[0] === "more-than-one");
+    expect(many.reduce((sum, { chance }) => sum + chance, 0)).toBeGreaterThan(0.5);
   });
 
   it("are not tried where two explain them well", () => {

@@ -115,7 +115,7 @@ describe("what stands against a move, and what proves a part good", () => {
   });
 
   it("only a reading made at the station itself proves it good", () => {
-    const found = isolated([...HUMS, ["start-capacitance", "below"], ["fuse-ohms", "whole"]]);
+    const found = isolated([...HUMS, ["start-capacitance", "below"], ["overload-ohms", "closed"]]);
     const proved = Object.fromEntries(found.stations.map(({ id, provedGoodBy }) => [id, provedGoodBy]));
     expect(proved).toMatchObject({
       protection: 5,
@@ -137,7 +137,7 @@ describe("what stands against a move, and what proves a part good", () => {
 
   it("says so when answers contradict each other, and names the ones in doubt", () => {
     const found = isolated([
-      ["turn-shaft", "locked"],
+      ["pair-ohms", "run-open"],
       ["switch-on", "runs"],
       ["clamp-current", "normal"],
       ["push-start", "runs"],
