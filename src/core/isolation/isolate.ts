@@ -56,10 +56,10 @@ function prepare(
   request: IsolateRequest,
   models: Models,
   knowledge: IsolationKnowledge,
-  isWhole: boolean,
+  isWide: boolean,
 ): Result<Prepared> {
   const { maxRoots, shopCounts } = request.options ?? {};
-  const model = models(request.machine, maxRoots === 1 ? 1 : 2, shopCounts, isWhole);
+  const model = models(request.machine, maxRoots === 1 ? 1 : 2, shopCounts, isWide);
   if (!model.ok) return model;
   const interventions = request.interventions ?? [];
   const given = request.evidence.map(
@@ -217,8 +217,8 @@ function judgedFrom(
   knowledge: IsolationKnowledge,
   parameters: Parameters,
 ): Result<(Judged & { readonly conflict: Conflict | undefined }) | undefined> {
-  const attempt = (isWhole: boolean): ReturnType<typeof judgedFrom> => {
-    const prepared = prepare(request, models, knowledge, isWhole);
+  const attempt = (isWide: boolean): ReturnType<typeof judgedFrom> => {
+    const prepared = prepare(request, models, knowledge, isWide);
     if (!prepared.ok) return prepared;
     const judged = judge(prepared.value, request, parameters);
     return ok(judged && { ...judged, conflict: findConflict(judged, parameters) });

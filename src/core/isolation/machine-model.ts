@@ -148,7 +148,7 @@ function modelOf(
   maxRoots: 1 | 2,
   knowledge: IsolationKnowledge,
   parameters: Parameters,
-  isWhole: boolean,
+  isWide: boolean,
 ): Result<Model> {
   const { family } = machine;
   if (family === NOT_KNOWN) return ok(unknownKind(machine, knowledge, parameters));
@@ -156,34 +156,34 @@ function modelOf(
   const faults = faultsFor(knowledge.faults, family, stations);
   if (faults.length === 0) return notCovered(family, knowledge);
   const moves = movesFor(knowledge.moves, family, stations);
-  const least = isWhole ? 0 : parameters["rarest-set"];
+  const least = parameters[isWide ? "rarest-set-wide" : "rarest-set"];
   const hypotheses = buildHypotheses(faults, family, maxRoots, parameters, least);
   const table = buildOutcomeTable(faults, moves, pathOf(family, knowledge), parameters);
   return ok(modelFrom(hypotheses, moves, table, parameters));
 }
 
 /**
- * Builds the model of a machine, or finds the one that was built for the same before; `isWhole` takes in the sets of
+ * Builds the model of a machine, or finds the one that was built for the same before; `isWide` takes in the sets of
  * faults that are so rare that they are left out at first.
  */
 export type Models = (
   machine: MachineKind,
   maxRoots: 1 | 2,
   counts: ShopCounts | undefined,
-  isWhole?: boolean,
+  isWide?: boolean,
 ) => Result<Model>;
 
 const MOST_KEPT = 12;
 
 export function keptModels(knowledge: IsolationKnowledge, parameters: Parameters): Models {
   const kept = new Map<string, Result<Model>>();
-  return (machine, maxRoots, counts, isWhole = false) => {
+  return (machine, maxRoots, counts, isWide = false) => {
     const { family, archetype, stations } = machine;
-    const key = JSON.stringify([family, archetype, stations, maxRoots, counts, isWhole]);
+    const key = JSON.stringify([family, archetype, stations, maxRoots, counts, isWide]);
     const known = kept.get(key);
     if (known) return known;
     const used = counts ? withCounts(knowledge, counts, parameters) : knowledge;
-    const made = modelOf(machine, maxRoots, used, parameters, isWhole);
+    const made = modelOf(machine, maxRoots, used, parameters, isWide);
     // Counts change with each closed job, and a model takes some ten megabytes: the oldest goes.
     const [oldest] = kept.keys();
     if (kept.size >= MOST_KEPT && oldest !== undefined) kept.delete(oldest);

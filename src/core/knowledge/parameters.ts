@@ -7,6 +7,7 @@ export const PARAMETER_IDS = [
   "told-most",
   "second-root-rate",
   "rarest-set",
+  "rarest-set-wide",
   "third-root-fit",
   "conflict-share",
   "impossible-share",

@@ -154,8 +154,10 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
   const chosen = ownMove
     ? isolation.moves.find(({ moveId }) => moveId === ownMove.id)
     : (offered[0] ?? isolation.moves[0]);
-  const move = ownMove ?? knowledge.moves.find(({ id }) => id === chosen?.moveId);
-  const others = offered.filter(({ moveId }) => moveId !== chosen?.moveId);
+  // A stop hides nothing: what would still prove or turn it stays one tap away.
+  const isStop = isolation.stop.advised && !ownMove && station === undefined;
+  const move = isStop ? undefined : (ownMove ?? knowledge.moves.find(({ id }) => id === chosen?.moveId));
+  const others = offered.filter(({ moveId }) => isStop || moveId !== chosen?.moveId);
   return (
     <>
       <PowerPath

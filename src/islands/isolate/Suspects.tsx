@@ -53,9 +53,29 @@ function Weights({
   );
 }
 
+/** Suspects that one repair cures stand together under it: what it would come to if any of them is it. */
+function Shared({
+  fault,
+  isolation,
+  knowledge,
+}: Pick<SuspectsProps, "isolation" | "knowledge"> & { readonly fault: Fault }) {
+  const cureOf = (id: string | undefined) => knowledge.faults.find((one) => one.id === id)?.fix.repair;
+  const rows = isolation.suspects.filter(
+    ({ roots, chance }) =>
+      roots.length === 1 && chance >= LEAST_SHOWN && cureOf(roots[0]) === fault.fix.repair,
+  );
+  if (rows.length < 2) return null;
+  const joint = rows.reduce((sum, { chance }) => sum + chance, 0);
+  const names = rows.map(({ roots: [id = ""] }) => inSentence(faultLabel(knowledge, id)));
+  return (
+    <p className="text-soft" data-testid="shared-cure">
+      It cures <b className="font-medium text-ink">{formatChance(joint)}</b>: {names.join(", ")}
+    </p>
+  );
+}
+
 /** What cures a fault, and what is done when that does not hold. */
-function Cure({ fault, knowledge }: { readonly fault: Fault | undefined; readonly knowledge: Knowledge }) {
-  if (!fault) return null;
+function Cure({ fault, knowledge }: { readonly fault: Fault; readonly knowledge: Knowledge }) {
   const rungs = [fault.fix, ...(fault.ladder ?? [])].map(({ repair }) => {
     const minutes = knowledge.repairs.find(({ id }) => id === repair)?.minutes;
     return `${inSentence(repairLabel(knowledge, repair))}, ${minutes ?? 0} min`;
@@ -74,8 +94,8 @@ function Row({
   ...props
 }: SuspectsProps & { readonly suspect: Suspect; readonly isFirst: boolean }) {
   const { knowledge } = props;
-  const fault = knowledge.faults.find(({ id }) => id === suspect.roots[0]);
-  const hazard = fault?.hazard;
+  const faults = suspect.roots.flatMap((id) => knowledge.faults.find((fault) => fault.id === id) ?? []);
+  const hazards = [...new Set(faults.flatMap(({ hazard }) => hazard ?? []))];
   return (
     <li className="border-rule border-t pb-2.5" data-testid="suspect">
       <div className="flex items-center justify-between gap-3 font-semibold text-[17px]">
@@ -83,13 +103,17 @@ function Row({
           {suspect.roots.map((id, index) => (
             <span key={id}>
               {index > 0 ? " and " : ""}
-              <a
-                className="inline-flex min-h-11 items-center underline decoration-ring underline-offset-4"
-                href={`/knowledge/faults/${id}`}
-                title="What this stands on"
-              >
-                {faultLabel(knowledge, id)}
-              </a>
+              {faults.some((fault) => fault.id === id) ? (
+                <a
+                  className="inline-flex min-h-11 items-center underline decoration-ring underline-offset-4"
+                  href={`/knowledge/faults/${id}`}
+                  title="What this stands on"
+                >
+                  {faultLabel(knowledge, id)}
+                </a>
+              ) : (
+                <span className="inline-flex min-h-11 items-center">{faultLabel(knowledge, id)}</span>
+              )}
             </span>
           ))}
           {suspect.alike.map((id) => ` or ${inSentence(faultLabel(knowledge, id))}`)}
@@ -102,7 +126,13 @@ function Row({
           style={{ width: `${suspect.chance * 100}%`, transition: "width 400ms" }}
         />
       </div>
-      {hazard && suspect.chance >= HAZARD_FROM ? <p className="font-semibold text-oxide">{hazard}</p> : null}
+      {suspect.chance >= HAZARD_FROM
+        ? hazards.map((hazard) => (
+            <p key={hazard} className="font-semibold text-oxide">
+              {hazard}
+            </p>
+          ))
+        : null}
       {suspect.consequences.length > 0 ? (
         <p className="text-soft">
           It brought about:{" "}
@@ -113,7 +143,10 @@ function Row({
       ) : null}
       <Weights word="For" weights={suspect.for} job={props.job} shop={props.shop} />
       <Weights word="Against" weights={suspect.against} job={props.job} shop={props.shop} />
-      {isFirst ? <Cure fault={fault} knowledge={knowledge} /> : null}
+      {isFirst ? faults.map((fault) => <Cure key={fault.id} fault={fault} knowledge={knowledge} />) : null}
+      {isFirst && faults.length === 1 && faults[0] ? (
+        <Shared fault={faults[0]} isolation={props.isolation} knowledge={knowledge} />
+      ) : null}
     </li>
   );
 }
@@ -121,12 +154,13 @@ function Row({
 /** Each suspect with its share, what speaks for and against it, and what it would explain. */
 export function Suspects(props: SuspectsProps) {
   const { isolation, knowledge, station } = props;
-  const many = isolation.suspects.at(-1);
+  const last = isolation.suspects.at(-1);
+  const many = last && last.chance >= LEAST_SHOWN ? last : undefined;
   const known = isolation.suspects
     .slice(0, -1)
     .filter(({ roots, chance }) =>
       station
-        ? knowledge.faults.some((fault) => fault.id === roots[0] && fault.station === station)
+        ? knowledge.faults.some((fault) => roots.includes(fault.id) && fault.station === station)
         : chance >= LEAST_SHOWN,
     );
   return (
@@ -162,7 +196,7 @@ export function StopCall({
     >
       <b>Try repairs now: {money(isolation.stop.trialCost)} on average</b>
       <p>
-        {first
+        {first && !isolation.stop.advised
           ? `Do the next move first: ${money(first.expectedTotal)}.`
           : `No move left is worth its price. ${fix ?? "Repair"} and run it in the complaint's condition.`}
       </p>
