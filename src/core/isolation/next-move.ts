@@ -313,8 +313,6 @@ export function adviseMoves(
   return {
     moves: inOrder,
     trials: trials
-      // Where what was tried has worked there is nothing left to repair.
-      .filter(({ group }) => (groups.repairs[group] ?? []).length > 0)
       .map(
         ({ group, chance, cures, cost, minutes }): RatedTrial => ({
           repairs: groups.repairs[group] ?? [],
