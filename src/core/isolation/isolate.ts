@@ -170,6 +170,7 @@ function adviceFor(
     // What is past was asked once and for all; what the machine on the bench answers is no question any more.
     ...request.evidence.map(({ moveId }) => moveId).filter((id) => past.has(id)),
     ...model.moves.filter(isSettled).map(({ id }) => id),
+    ...model.moves.filter(({ isSign }) => isSign === true).map(({ id }) => id),
     // Power with a cover off is a note for a licensed person, never an offer.
     ...model.moves.filter(({ power }) => power === "licensed").map(({ id }) => id),
   ]);

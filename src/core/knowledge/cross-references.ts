@@ -5,6 +5,7 @@ import { kindSign } from "./kind-sign";
 import { shareOf } from "./modes";
 import type { AnswerRef } from "./move-page.input";
 import { PARAMETER_IDS } from "./parameters";
+import { signMove } from "./sign-move";
 import type { Knowledge, Move, When } from "./types";
 import { whenText } from "./when";
 
@@ -209,6 +210,19 @@ function faultIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] 
   });
 }
 
+/** What every motor of a family has and is. */
+function familyIssues({ families, stations }: Tables): Issue[] {
+  const known = idsOf(stations);
+  return families.flatMap((row) => [
+    ...notIn(known, "tables/families", "station", row.stations),
+    ...Object.entries(row.sets ?? {}).flatMap(([condition, is]) =>
+      valuesOf(condition)?.includes(is)
+        ? []
+        : [dangling("tables/families", "condition", `${condition}: ${is}`)],
+    ),
+  ]);
+}
+
 /** Tables that name rows of other tables. */
 function tableIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] {
   const [families, stations, faults, repairs, hazards, limits, checks] = [
@@ -223,14 +237,7 @@ function tableIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] 
   const everyId = new Set(Object.values(tables).flatMap((rows: Rows) => rows.map(({ id }) => id)));
   const tuned = new Set<string>(PARAMETER_IDS);
   return [
-    ...tables.families.flatMap((row) => [
-      ...notIn(stations, "tables/families", "station", row.stations),
-      ...Object.entries(row.sets ?? {}).flatMap(([condition, is]) =>
-        valuesOf(condition)?.includes(is)
-          ? []
-          : [dangling("tables/families", "condition", `${condition}: ${is}`)],
-      ),
-    ]),
+    ...familyIssues(tables),
     ...tables.archetypes.flatMap((row) => [
       ...notIn(families, "tables/archetypes", "family", [row.family]),
       ...notIn(stations, "tables/archetypes", "station", [...row.adds, ...row.lacks]),
@@ -240,7 +247,9 @@ function tableIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] 
       ...notIn(faults, "tables/inseparable", "fault", row.faults),
       ...notIn(repairs, "tables/inseparable", "repair", [row.repair]),
     ]),
-    ...tables.signs.flatMap(({ tells = [] }) => notAnswers(moves, "tables/signs", "answer", tells)),
+    ...tables.signs.flatMap(({ id, settles = [] }) =>
+      notIn(new Set(moves.keys()), "tables/signs", "move", [signMove(id), ...settles]),
+    ),
     ...tables.hazards.flatMap((row) => notIn(families, "tables/hazards", "family", row.families)),
     ...tables.seen.flatMap((row) => [
       ...notIn(repairs, "tables/seen", "repair", [row.repair]),

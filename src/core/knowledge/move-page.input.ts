@@ -32,6 +32,8 @@ const chanceWithRange = () =>
 export const movePage = strictObject({
   title: words(),
   kind: oneOf(["question", "look", "feel", "reading", "trial"] as const),
+  /** A sign of the complaint: ticked with it, never asked by itself. */
+  isSign: yup.boolean(),
   /** `all` stands for every family that isolation covers. */
   families: ids().min(1),
   /** Stations that the machine must have for this move. */

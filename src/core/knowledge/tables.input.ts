@@ -109,8 +109,8 @@ export const ROWS = {
     stop: yup.string(),
     /** What must be in before any power, read or seen after it was told. */
     before: yup.array(oneOf(["look", "earth", "insulation", "look-inside"] as const)),
-    /** The answers to questions that this sign amounts to. */
-    tells: yup.array(answerRef()),
+    /** Questions that need not be asked once it was ticked. */
+    settles: yup.array(yup.string().required()),
   }),
   deadChecks: row({
     label: words(),

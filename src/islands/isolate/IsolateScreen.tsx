@@ -131,7 +131,9 @@ function Alternatives({ moves, rest, knowledge, shop, onChoose }: OthersProps) {
 function unasked(job: JobView, knowledge: Knowledge, stations: ReadonlySet<string>): readonly Move[] {
   const epoch = job.interventions.length;
   const asked = new Set(job.answers.filter((one) => one.epoch === epoch).map(({ moveId }) => moveId));
-  return movesFor(knowledge.moves, job.takenIn?.family ?? "", stations).filter(({ id }) => !asked.has(id));
+  return movesFor(knowledge.moves, job.takenIn?.family ?? "", stations).filter(
+    ({ id, isSign }) => isSign !== true && !asked.has(id),
+  );
 }
 
 function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {

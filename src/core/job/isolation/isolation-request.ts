@@ -2,6 +2,7 @@ import { machinePrice } from "../../decision/decision-case";
 import type { IsolateRequest } from "../../isolation/isolate.input";
 import type { ShopCounts } from "../../isolation/shop-counts";
 import type { Parameters } from "../../knowledge/parameters";
+import { signMove, TOLD } from "../../knowledge/sign-move";
 import type { Access, Knowledge } from "../../knowledge/types";
 import type { BenchGap } from "../../safety/bench-gaps";
 import type { BenchState } from "../../safety/bench-state";
@@ -48,19 +49,8 @@ function openedAccess({ ledger }: JobView, opened: readonly string[], access: re
   });
 }
 
-/** Owner's reports in the order in which they say most: a machine that hums says more than one that stands. */
-const TELLING_FIRST = [
-  "residual",
-  "output-still",
-  "trips",
-  "sparks",
-  "stops",
-  "slow",
-  "hums-still",
-  "squeaks",
-  "noisy",
-  "nothing",
-];
+/** Says nothing, and is not asked again. */
+const NOT_ASKED = "not-sure";
 
 const WHEN: Readonly<Record<Complaint["circumstance"], string | undefined>> = {
   always: "always",
@@ -72,31 +62,35 @@ const WHEN: Readonly<Record<Complaint["circumstance"], string | undefined>> = {
   "not-known": undefined,
 };
 
-/** The complaint as the owner's answers, each unless its question was asked again since. */
+/**
+ * The complaint as the owner's words: every sign by itself, none dropped for another. Questions that it settles are not
+ * asked any more; a question that was asked since speaks for itself.
+ */
 function ownersReport(
   { complaint, answers }: JobView,
   signs: Knowledge["signs"],
 ): IsolateRequest["evidence"] {
   if (!complaint) return [];
-  const told = signs.filter(({ id }) => complaint.signs.includes(id)).flatMap(({ tells }) => tells ?? []);
-  const reports = told.filter(({ moveId }) => moveId === "owner-report").map(({ outcomeId }) => outcomeId);
-  const report = TELLING_FIRST.find((one) => reports.includes(one));
+  const ticked = signs.filter(({ id }) => complaint.signs.includes(id));
   const when = WHEN[complaint.circumstance];
-  const byMove = new Map([
-    ...told
-      .filter(({ moveId }) => moveId !== "owner-report")
-      .map(({ moveId, outcomeId }) => [moveId, outcomeId] as const),
-    ...(report ? [["owner-report", report] as const] : []),
-    ...(when ? [["ask-when", when] as const] : []),
-  ]);
-  for (const { moveId } of answers) byMove.delete(moveId);
-  return [...byMove].map(([moveId, outcomeId]) => ({
-    seq: complaint.seq,
-    epoch: 0,
-    circumstance: "cold",
-    moveId,
-    outcomeId,
-  }));
+  const said: [moveId: string, outcomeId: string][] = [
+    ...ticked.map(({ id }): [string, string] => [signMove(id), TOLD]),
+    ...[...new Set(ticked.flatMap(({ settles }) => settles ?? []))].map((id): [string, string] => [
+      id,
+      NOT_ASKED,
+    ]),
+    ...(when ? [["ask-when", when] as [string, string]] : []),
+  ];
+  const asked = new Set(answers.map(({ moveId }) => moveId));
+  return said
+    .filter(([moveId]) => !asked.has(moveId))
+    .map(([moveId, outcomeId]) => ({
+      seq: complaint.seq,
+      epoch: 0,
+      circumstance: "cold",
+      moveId,
+      outcomeId,
+    }));
 }
 
 /** The machine as isolation takes it: its kind by its name, its stations as they were said. */
