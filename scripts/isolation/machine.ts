@@ -32,7 +32,8 @@ export function benchFor(family: string, knowledge: Knowledge): Bench {
   const parameters = parametersOf(knowledge.parameters);
   const stations = stationsOf({ family }, knowledge);
   const faults = faultsFor(knowledge.faults, family, stations);
-  const moves = movesFor(knowledge.moves, family, stations);
+  // Signs are ticked at the door, never asked one by one.
+  const moves = movesFor(knowledge.moves, family, stations).filter(({ isSign }) => isSign !== true);
   const table = buildOutcomeTable(faults, moves, pathOf(family, knowledge), parameters);
   const model = modelFrom(buildHypotheses(faults, family, 2, parameters), moves, table, parameters);
   return {
