@@ -65,8 +65,31 @@ function indices(model: Model, faultIds: readonly string[]): number[] {
   return model.hypotheses.faults.flatMap(({ id }, index) => (faultIds.includes(id) ? [index] : []));
 }
 
+/** A fault that was worked on and is still there may show in another way than before. */
+function shownAnew(model: Model, branch: Branch, worked: readonly number[]): Branch[] {
+  const { faults } = model.hypotheses;
+  return worked.reduce<Branch[]>(
+    (spread, place) => {
+      const ways = [...faults.keys()].filter((other) => faults[other]?.id === faults[place]?.id);
+      return spread.flatMap((one) =>
+        ways.map((way) => ({
+          ...one,
+          faults: one.faults.map((fault) => (fault === place ? way : fault)).sort((a, b) => a - b),
+          weight: one.weight * (faults[way]?.share ?? 1),
+        })),
+      );
+    },
+    [branch],
+  );
+}
+
 /** Each branch splits in two: the intervention took away what it was meant to, or it did not. */
-function intervene(branches: readonly Branch[], targets: readonly number[], success: number): Branch[] {
+function intervene(
+  model: Model,
+  branches: readonly Branch[],
+  targets: readonly number[],
+  success: number,
+): Branch[] {
   return branches.flatMap((branch) => {
     const gone = branch.faults.filter((fault) => targets.includes(fault));
     if (gone.length === 0) return [branch];
@@ -76,7 +99,7 @@ function intervene(branches: readonly Branch[], targets: readonly number[], succ
     };
     return [
       { ...cured, weight: branch.weight * success },
-      { ...branch, weight: branch.weight * (1 - success) },
+      ...shownAnew(model, { ...branch, weight: branch.weight * (1 - success) }, gone),
     ];
   });
 }
@@ -146,7 +169,7 @@ export function courseOf(
 export function branchesOf(model: Model, { faults, kind }: Hypothesis, course: Course): readonly Branch[] {
   let branches: Branch[] = [{ faults, cured: [], weight: 1 }];
   course.epochs.forEach(({ done, found, isPowered }, epoch) => {
-    for (const { targets, success } of done) branches = intervene(branches, targets, success);
+    for (const { targets, success } of done) branches = intervene(model, branches, targets, success);
     if (epoch > 0 && isPowered) branches = comeBack(model, branches);
     for (const { answer, move } of found)
       branches = branches.map((branch) => ({

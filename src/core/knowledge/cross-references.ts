@@ -238,6 +238,7 @@ function tableIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] 
   const tuned = new Set<string>(PARAMETER_IDS);
   return [
     ...familyIssues(tables),
+    ...tables.repairs.flatMap((row) => notIn(stations, "tables/repairs", "station", row.replaces ?? [])),
     ...tables.archetypes.flatMap((row) => [
       ...notIn(families, "tables/archetypes", "family", [row.family]),
       ...notIn(stations, "tables/archetypes", "station", [...row.adds, ...row.lacks]),

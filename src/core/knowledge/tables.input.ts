@@ -70,6 +70,8 @@ export const ROWS = {
     partFamily: yup.string(),
     /** The place whose chosen part it is done with. */
     forPart: yup.string().oneOf(["start", "run"] as const),
+    /** Stations that come new with it: whatever was wrong there is gone. */
+    replaces: yup.array(yup.string().required()),
     /** Small parts that move over from the old part to the new one. */
     carries: yup.array(yup.string().required()),
   }),

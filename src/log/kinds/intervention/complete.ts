@@ -2,6 +2,7 @@ import { NOT_KNOWN } from "@/core/isolation/machine-model";
 import type { InterventionDone } from "@/core/job/log/entry";
 import type { JobView } from "@/core/job/log/reduce";
 import { fitsProtectivePart, isMatched } from "@/core/job/protective-part";
+import { curedBy } from "@/core/knowledge/cured-by";
 import type { Repair } from "@/core/knowledge/types";
 import { fail, issue, ok, type Result } from "@/core/result";
 import { noSuchRepair } from "@/server/services/no-such-repair";
@@ -45,13 +46,12 @@ export const complete: Completion<"intervention"> = (draft, { view, shopContext 
   const look = lookOf(draft, shopContext);
   if (!look.ok) return look;
   const family = view.takenIn?.family ?? "";
-  const cured = shopContext.knowledge.faults.filter(
-    ({ fix, families }) => fix.repair === repair && (family === NOT_KNOWN || families.includes(family)),
+  const own = shopContext.knowledge.faults.filter(
+    ({ families }) => family === NOT_KNOWN || families.includes(family),
   );
-  // One figure for the repair: the least sure of what it may have cured.
-  const success = Math.min(1, ...cured.map(({ fix }) => fix.success));
+  const { faultIds, success } = curedBy(row, own);
   const part = partOf(row, draft.part, view);
   return ok({
-    payload: { label: row.done, faultIds: cured.map(({ id }) => id), success, seen: look.value, part },
+    payload: { label: row.done, faultIds: [...faultIds], success, seen: look.value, part },
   });
 };

@@ -1,0 +1,27 @@
+import { describe, expect, it } from "vitest";
+import { curedBy } from "@/core/knowledge/cured-by";
+import { KNOWLEDGE } from "../shop-context";
+
+const of = (family: string) => KNOWLEDGE.faults.filter(({ families }) => families.includes(family));
+const repair = (id: string) => KNOWLEDGE.repairs.find((one) => one.id === id) ?? { id };
+
+describe("what a repair has put right", () => {
+  it("another motor: everything inside it, and nothing in front of it", () => {
+    const { faultIds } = curedBy(repair("fit-motor"), of("permanent-split-capacitor"));
+    for (const id of ["bearing-stiff", "bearing-seized", "winding-shorted", "rotor-rub", "thermal-fuse-open"])
+      expect(faultIds).toContain(id);
+    for (const id of ["run-capacitor-low", "switch-open", "cord-broken", "load-jammed", "vents-blocked"])
+      expect(faultIds).not.toContain(id);
+  });
+
+  it("a rung of the ladder counts where it cures more often than not", () => {
+    const faults = of("shaded-pole");
+    expect(curedBy(repair("fit-bearings"), faults).faultIds).toContain("bearing-stiff");
+    expect(curedBy(repair("fit-fan"), faults).faultIds).not.toContain("vents-blocked");
+  });
+
+  it("is as sure as the least sure of what it is usually done for", () => {
+    expect(curedBy(repair("clean-and-oil"), of("shaded-pole")).success).toBe(0.88);
+    expect(curedBy({ id: "none-such" }, of("shaded-pole"))).toEqual({ faultIds: [], success: 1 });
+  });
+});
