@@ -1,4 +1,4 @@
-// How good the advice is: on machines drawn from the knowledge's own chances, on small models that can be solved whole, on
+// How good the advice is: on sixty whole repairs as they were written down; on machines drawn from the knowledge's own chances, on small models that can be solved whole, on
 // machines made by physics; and how quick it is in the browser. Writes docs/methods/isolation.md.
 // npm run bench:isolation -- [machines a family] [own] [reduced] [physics] [speed]
 import { spawn } from "node:child_process";
@@ -12,7 +12,9 @@ import { ownPart } from "./isolation/own-page";
 import { physicsPart } from "./isolation/physics-page";
 import { physicsReport } from "./isolation/physics-report";
 import { reducedReport } from "./isolation/reduced";
+import { repairsPart } from "./isolation/repairs-page";
 import { speedPart } from "./isolation/speed-page";
+import { playRepairs } from "./isolation/whole-repairs";
 
 const given = process.argv.slice(2);
 const machines = Number(given.find((one) => /^\d+$/.test(one)) ?? 500);
@@ -83,6 +85,7 @@ Written by \`npm run bench:isolation\`: change the command, not this page. Measu
     when("speed", speed),
   ].join("; ")}.
 
+${repairsPart(playRepairs(knowledge))}
 ${ownPart(own.found, reduced.found)}
 
 ${physicsPart(physics.found, own.found)}
