@@ -89,7 +89,7 @@ test("isolate by keyboard: an answer closes the path in, a reading ends the sear
   await page.goto(`${shop.address}/jobs/104/isolate`);
   const move = page.getByTestId("next-move");
   await expect(move).toContainText("Make it safe for this");
-  await expect(page.getByTestId("suspect").first()).toContainText("Start capacitor weak");
+  await expect(page.getByTestId("suspect").first()).toContainText("Load jammed");
   await chooseMove(page, "Turn the shaft by hand");
   await expect(page.getByTestId("make-ready")).toContainText("First: is the plug out?");
   await press(page, "Out, plug in sight");
