@@ -15,7 +15,12 @@ export function single(fault: Fault): Variant {
 }
 
 /** The ways in which a fault shows in a motor of this family, each with its part of the odds. */
-export function variantsOf(fault: Fault, family: string): Variant[] {
+export function variantsOf(given: Fault, family: string): Variant[] {
+  const leadsTo = given.leadsTo.map(({ fault: to, chance, inFamily }) => ({
+    fault: to,
+    chance: inFamily?.[family] ?? chance,
+  }));
+  const fault = { ...given, leadsTo };
   if (fault.modes.length === 0) return [single(fault)];
   return fault.modes.flatMap((mode): Variant[] => {
     const share = shareOf(mode, family);

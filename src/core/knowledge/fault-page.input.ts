@@ -3,6 +3,10 @@ import { strictObject } from "../validate";
 import { chance, ids, oneOf, optionalTable, provenance, table, words } from "./fields.input";
 import { type AnswerRef, answerRefs } from "./move-page.input";
 
+/** One chance, or chances by family with `all` for the rest. */
+const chanceByFamily = () =>
+  yup.lazy((given: unknown) => (typeof given === "object" && given !== null ? table(chance()) : chance()));
+
 const effect = () =>
   strictObject({
     when: oneOf(["cold", "hot", "loaded"] as const).optional(),
@@ -30,8 +34,8 @@ export const faultPage = strictObject({
       shows: chance().optional().positive(),
     }).required(),
   ),
-  /** What it brings about, with the chance that it does. */
-  leadsTo: optionalTable(chance()),
+  /** What it brings about, with the chance that it does: one for all, or by family. */
+  leadsTo: optionalTable(chanceByFamily()),
   /** Answers that prove it directly. */
   provenBy: optionalTable(ids().min(1)),
   /** Why nothing proves it, where nothing does. */
@@ -66,6 +70,13 @@ export interface Mode {
   readonly shows: number | undefined;
 }
 
+/** A fault that this one brings about, with the chance for all families and where it differs. */
+export interface Edge {
+  readonly fault: string;
+  readonly chance: number;
+  readonly inFamily?: Readonly<Record<string, number>> | undefined;
+}
+
 /** A repair of a fault, with the chance that it cures. */
 export interface Fix {
   readonly repair: string;
@@ -80,7 +91,7 @@ export interface Fault
   readonly does: readonly Effect[];
   /** None where it always shows alike. */
   readonly modes: readonly Mode[];
-  readonly leadsTo: readonly { readonly fault: string; readonly chance: number }[];
+  readonly leadsTo: readonly Edge[];
   readonly provenBy: readonly AnswerRef[];
   readonly fix: Fix;
   readonly ladder: readonly Fix[];
@@ -96,6 +107,12 @@ function oddsOf(given: Readonly<Record<string, number>>, covered: readonly strin
 
 function effectOf({ when, sets, signs }: FaultPage["does"][number]): Effect {
   return { circumstance: when ?? "any", sets: sets ?? {}, signs: signs ?? [] };
+}
+
+function edgeOf(fault: string, given: number | Readonly<Record<string, number>>): Edge {
+  if (typeof given === "number") return { fault, chance: given };
+  const { all = 0, ...inFamily } = given;
+  return { fault, chance: all, inFamily };
 }
 
 const NO_CURE: Fix = { repair: "", success: 0 };
@@ -124,7 +141,7 @@ export function faultOf(id: string, page: FaultPage, covered: readonly string[])
       does: does.map(effectOf),
       shows,
     })),
-    leadsTo: Object.entries(page.leadsTo ?? {}).map(([fault, one]) => ({ fault, chance: one })),
+    leadsTo: Object.entries(page.leadsTo ?? {}).map(([fault, one]) => edgeOf(fault, one)),
     provenBy: answerRefs(page.provenBy),
     fix,
     ladder,

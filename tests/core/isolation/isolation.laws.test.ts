@@ -123,7 +123,7 @@ describe("laws of isolation", () => {
         (fault): Fault => ({
           ...fault,
           id: rename(fault.id),
-          leadsTo: fault.leadsTo.map(({ fault: to, chance }) => ({ fault: rename(to), chance })),
+          leadsTo: fault.leadsTo.map((edge) => ({ ...edge, fault: rename(edge.fault) })),
         }),
       ),
       inseparable: KNOWLEDGE.inseparable.map((group) => ({ ...group, faults: group.faults.map(rename) })),
