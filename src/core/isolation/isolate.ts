@@ -75,6 +75,8 @@ function prepare(
 interface Gate extends Readonly<Isolation["purchaseGate"]> {
   /** Moves that would prove the leading suspect, those not made since it was worked on. */
   readonly proofs: readonly string[];
+  /** Chance of the leading suspect. */
+  readonly chance: number;
 }
 
 /**
@@ -98,11 +100,17 @@ function gateOf(model: Model, leading: Suspect | undefined, { answers, intervent
         ),
       ),
   );
-  if (isProven) return { open: true, needs: [], proofs: [] };
+  const chance = leading?.chance ?? 0;
+  if (isProven) return { open: true, needs: [], proofs: [], chance };
   const lastEpoch = Math.max(0, ...interventions.map(({ epoch }) => epoch));
   const made = new Set(answers.filter(({ epoch }) => epoch === lastEpoch).map(({ moveId }) => moveId));
   const proofs = named.flatMap(({ provenBy }) => provenBy.map(({ moveId }) => moveId));
-  return { open: false, needs: ["direct-proof"], proofs: [...new Set(proofs)].filter((id) => !made.has(id)) };
+  return {
+    open: false,
+    needs: ["direct-proof"],
+    proofs: [...new Set(proofs)].filter((id) => !made.has(id)),
+    chance,
+  };
 }
 
 /** What each move waits for, as the request tells of the machine. */
@@ -188,6 +196,7 @@ function adviceFor(
     lookAhead: request.options?.lookAhead === 2 ? 2 : 1,
     blocksOf: blocksOf(request),
     proofs: gate.proofs,
+    leading: gate.chance,
     isProven: gate.open,
     isTold: answers.every((answer) => isQuestion(model, answer)),
   });

@@ -7,6 +7,8 @@ export interface Priced {
   readonly isRefined: boolean;
 }
 
+/** A move that takes less of the doubt away than this does not come first for being quick. */
+const LEAST_TOLD = 0.05;
 /** Questions that are asked before a hand touches the machine, unless more of them decide. */
 const QUESTIONS_FIRST = 2;
 
@@ -26,19 +28,32 @@ export function readiestOfEqual(
     tier === first.rated.tier && expectedTotal <= first.rated.expectedTotal + within;
   const pace = ({ rated, minutes }: Priced): number => rated.doubtRemoved / minutes;
   const waits = ({ rated }: Priced): number =>
-    Number(rated.kind === "question" && questionsAsked >= QUESTIONS_FIRST);
+    Number(
+      rated.doubtRemoved < LEAST_TOLD || (rated.kind === "question" && questionsAsked >= QUESTIONS_FIRST),
+    );
   const near = inOrder
     .filter(isNear)
     .sort((one, other) => waits(one) - waits(other) || pace(other) - pace(one));
   return [...near, ...inOrder.filter((one) => !isNear(one))].map(({ rated }) => rated);
 }
 
-/** The leading suspect's own proof stands in the first two places while it is unproved, if it is no more dangerous. */
-export function withProof(inOrder: readonly RatedMove[], proof: RatedMove | undefined): readonly RatedMove[] {
+/** From this chance on the leading suspect is proved before anything else is looked at. */
+const PROVED_FIRST = 0.5;
+
+/**
+ * The leading suspect's own proof stands in the first two places while it is unproved, if it is no more dangerous; first
+ * of all where the suspect is more likely than not.
+ */
+export function withProof(
+  inOrder: readonly RatedMove[],
+  proof: RatedMove | undefined,
+  leading: number,
+): readonly RatedMove[] {
   const [first, second] = inOrder;
-  const isThere = proof && (first?.moveId === proof.moveId || second?.moveId === proof.moveId);
+  const isLikely = leading >= PROVED_FIRST;
+  const isThere = proof && (first?.moveId === proof.moveId || (!isLikely && second?.moveId === proof.moveId));
   if (!proof || isThere || proof.tier > (first?.tier ?? 1)) return inOrder;
   const others = inOrder.filter(({ moveId }) => moveId !== proof.moveId);
-  const before = first && first.tier === proof.tier ? 1 : 0;
+  const before = first && first.tier === proof.tier && !isLikely ? 1 : 0;
   return [...others.slice(0, before), proof, ...others.slice(before)];
 }

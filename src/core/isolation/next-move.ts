@@ -49,6 +49,8 @@ export interface MoveContext {
   readonly lookAhead: 1 | 2;
   /** Moves that would prove the leading suspect while it is unproved. */
   readonly proofs?: readonly string[] | undefined;
+  /** Chance of the leading suspect. */
+  readonly leading?: number | undefined;
   /** The leading suspect, or one with the same cure, was read directly. */
   readonly isProven?: boolean | undefined;
   /** Nothing was found yet: all that is known was told. */
@@ -306,7 +308,7 @@ export function adviseMoves(
     context.parameters["near-tie-minutes"] * minuteMinor,
     questionsAsked,
   );
-  const inOrder = withProof(worthIt, proofAmong(ranking, open, tryNow));
+  const inOrder = withProof(worthIt, proofAmong(ranking, open, tryNow), context.leading ?? 0);
   const first = inOrder[0];
   // Nothing is tried on a told story alone.
   const isStopAdvised = worthIt.length === 0 && (context.isTold !== true || first === undefined);
