@@ -92,7 +92,8 @@ function intervene(
 ): Branch[] {
   return branches.flatMap((branch) => {
     const gone = branch.faults.filter((fault) => targets.includes(fault));
-    if (gone.length === 0) return [branch];
+    // What could not have helped has changed nothing.
+    if (gone.length === 0 || success === 0) return [branch];
     const cured = {
       faults: branch.faults.filter((fault) => !targets.includes(fault)),
       cured: [...new Set([...branch.cured, ...gone])].sort((a, b) => a - b),
