@@ -14,9 +14,14 @@ export interface Present {
 /** Lighter than this, as a share of the whole, nothing is carried on. */
 const LEAST_CARRIED = 1e-12;
 
-/** What is still wrong: the roots that are still there, or what a root that is gone has left behind. */
-function rootsNow(roots: readonly number[], faults: readonly number[]): readonly number[] {
-  const left = roots.filter((root) => faults.includes(root));
+/** What is still wrong: the roots that are still there, however they show now, or what one that is gone has left behind. */
+function rootsNow(
+  { hypotheses: { faults: known } }: Model,
+  roots: readonly number[],
+  faults: readonly number[],
+): readonly number[] {
+  const ids = new Set(roots.map((root) => known[root]?.id));
+  const left = faults.filter((fault) => ids.has(known[fault]?.id));
   return left.length > 0 ? left : faults;
 }
 
@@ -41,7 +46,7 @@ export function presentOf(
     for (const branch of branchesOf(model, hypothesis, course)) {
       const weight = branch.weight * hypothesis.prior * (words?.[from] ?? 1);
       if (!(weight > 0)) continue;
-      const roots = rootsNow(hypothesis.roots, branch.faults);
+      const roots = rootsNow(model, hypothesis.roots, branch.faults);
       const key = `${roots.join()}|${branch.faults.join()}|${hypothesis.kind ?? ""}`;
       const place = places.get(key) ?? now.length;
       const known = now[place];
