@@ -59,13 +59,20 @@ function compact(values: Int32Array): { readonly of: Int32Array; readonly values
   return { of, values: occurring };
 }
 
+/** Signs are ticked at the door: nothing looks ahead to them. */
+const NEVER_ASKED = new Int32Array();
+
 /** By model and circumstance, the case of every move under every hypothesis. */
 const keptCases = new WeakMap<Model, Map<Circumstance, readonly Int32Array[]>>();
 
 /** Case of every move under every hypothesis; once a model and circumstance. */
 function casesOf(model: Model, circumstance: Circumstance): readonly Int32Array[] {
   const make = (): readonly Int32Array[] =>
-    model.moves.map((_, move) => model.states.map((state) => model.table.caseOf(move, state, circumstance)));
+    model.moves.map(({ isSign }, move) =>
+      isSign === true
+        ? NEVER_ASKED
+        : model.states.map((state) => model.table.caseOf(move, state, circumstance)),
+    );
   const kept = keptCases.get(model) ?? new Map<Circumstance, readonly Int32Array[]>();
   keptCases.set(model, kept);
   const known = kept.get(circumstance) ?? make();
@@ -98,7 +105,9 @@ export function fieldOf(
   const of = picked(belief, active);
   const group = compact(pickedWhole(groups.groupOf, active));
   const all = casesOf(model, circumstance);
-  const cases = all.map((ofMove) => compact(pickedWhole(ofMove, active)));
+  const cases = all.map((ofMove) =>
+    ofMove === NEVER_ASKED ? { of: NEVER_ASKED, values: [] } : compact(pickedWhole(ofMove, active)),
+  );
   return {
     field: {
       size: active.length,
