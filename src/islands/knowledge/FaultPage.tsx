@@ -20,6 +20,28 @@ const WHEN: Readonly<Record<Fault["does"][number]["circumstance"], string>> = {
   loaded: "Under load",
 };
 
+/** Shares or chances that differ by kind of motor, the rest first. */
+function byFamily(all: number | undefined, others: Readonly<Record<string, number>>, names: Names): string {
+  const own = Object.entries(others).map(
+    ([family, one]) => `${names.families[family] ?? family} ${share(one)}`,
+  );
+  return [...(all === undefined ? [] : [share(all)]), ...own].join("; ");
+}
+
+/** The ways in which it shows: they exclude each other, and one machine shows one of them. */
+function Modes({ modes, names }: Pick<Fault, "modes"> & { readonly names: Names }) {
+  return modes.map(({ id, share: { all, ...others }, does, shows }) => (
+    <div key={id} className="mt-2" data-testid="mode">
+      <p>
+        <b className="font-medium">{plain(id)}</b>, share of its cases{" "}
+        <span className="num">{byFamily(all, others, names)}</span>
+        {shows === undefined ? "" : `; it shows in ${share(shows)} of powered runs only`}
+      </p>
+      <Does does={does} />
+    </div>
+  ));
+}
+
 function Does({ does }: Pick<Fault, "does">) {
   const lines = does.flatMap(({ circumstance, sets, signs }) => {
     const made = Object.entries(sets).map(([condition, is]) => `${plain(condition)} is ${plain(is)}`);
@@ -54,6 +76,10 @@ export function FaultPage({ fault, names, askedBy }: FaultProps) {
         {fault.hazard ? <p className="font-semibold text-oxide">{fault.hazard}</p> : null}
         <Part title="What it does">
           <Does does={fault.does} />
+          {fault.modes.length > 0 ? (
+            <p className="mt-2 font-semibold">One machine shows it in one of these ways:</p>
+          ) : null}
+          <Modes modes={fault.modes} names={names} />
           {fault.shows < 1 ? <p>It shows in {share(fault.shows)} of powered runs only.</p> : null}
         </Part>
         <Part title="What proves it">
@@ -81,12 +107,12 @@ export function FaultPage({ fault, names, askedBy }: FaultProps) {
         {fault.leadsTo.length > 0 ? (
           <Part title="What it leads to, with the chance that it does">
             <ul>
-              {fault.leadsTo.map(({ fault: to, chance }) => (
+              {fault.leadsTo.map(({ fault: to, chance, inFamily }) => (
                 <li key={to}>
                   <a className={LINK} href={addressOf("faults", to)}>
                     {names.faults[to] ?? to}
                   </a>{" "}
-                  <span className="num">{share(chance)}</span>
+                  <span className="num">{byFamily(chance, inFamily ?? {}, names)}</span>
                 </li>
               ))}
             </ul>
