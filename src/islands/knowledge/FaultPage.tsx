@@ -33,8 +33,7 @@ function Modes({ modes, names }: Pick<Fault, "modes"> & { readonly names: Names 
   return modes.map(({ id, share: { all, ...others }, does, shows }) => (
     <div key={id} className="mt-2" data-testid="mode">
       <p>
-        <b className="font-medium">{plain(id)}</b>, share of its cases{" "}
-        <span className="num">{byFamily(all, others, names)}</span>
+        <b className="font-medium">{plain(id)}</b>, share of its cases {byFamily(all, others, names)}
         {shows === undefined ? "" : `; it shows in ${share(shows)} of powered runs only`}
       </p>
       <Does does={does} />
@@ -112,7 +111,7 @@ export function FaultPage({ fault, names, askedBy }: FaultProps) {
                   <a className={LINK} href={addressOf("faults", to)}>
                     {names.faults[to] ?? to}
                   </a>{" "}
-                  <span className="num">{byFamily(chance, inFamily ?? {}, names)}</span>
+                  {byFamily(chance, inFamily ?? {}, names)}
                 </li>
               ))}
             </ul>
