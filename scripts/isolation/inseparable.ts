@@ -1,7 +1,7 @@
 // Faults of a family that no move tells apart: what src/knowledge/inseparable.json has to hold.
 
-import type { Circumstance } from "@/core/isolation/power-path";
 import { placesById } from "@/core/isolation/variants";
+import type { Circumstance } from "@/core/knowledge/circumstances";
 import type { Knowledge } from "@/core/knowledge/types";
 import { type Bench, benchFor } from "./machine";
 

@@ -4,9 +4,11 @@ import { type MachineState, machineStateAfter, stateChangeMinutes } from "@/core
 import { type Trial, trialPlan } from "@/core/cost/trial-cost";
 import { type Model, modelFrom } from "@/core/isolation/belief";
 import { buildHypotheses, faultsFor, type Hypothesis } from "@/core/isolation/hypotheses";
-import { movesFor, pathOf, stationsOf } from "@/core/isolation/machine-model";
+import { movesFor, pathOf } from "@/core/isolation/machine-model";
 import { buildOutcomeTable } from "@/core/isolation/outcome-table";
 import { type RepairGroups, repairGroups } from "@/core/isolation/repair-groups";
+import { repairsOn } from "@/core/knowledge/kind-costs";
+import { stationsOf } from "@/core/knowledge/machine-kind";
 import { type Parameters, parametersOf } from "@/core/knowledge/parameters";
 import type { Access, Knowledge, Move, Repair } from "@/core/knowledge/types";
 
@@ -18,6 +20,8 @@ export const GIVE_UP = 20_000;
 export interface Bench {
   readonly family: string;
   readonly model: Model;
+  /** Every set that may be wrong, the rarest too: the program leaves those out, machines do not. */
+  readonly every: readonly Hypothesis[];
   readonly groups: RepairGroups;
   readonly knowledge: {
     readonly access: readonly Access[];
@@ -28,17 +32,21 @@ export interface Bench {
   readonly parameters: Parameters;
 }
 
-export function benchFor(family: string, knowledge: Knowledge): Bench {
+export function benchFor(family: string, given: Knowledge): Bench {
+  // Another motor at the price of its kind, as the program reckons.
+  const knowledge = { ...given, repairs: repairsOn({ family }, given) };
   const parameters = parametersOf(knowledge.parameters);
   const stations = stationsOf({ family }, knowledge);
   const faults = faultsFor(knowledge.faults, family, stations);
   // Signs are ticked at the door, never asked one by one.
   const moves = movesFor(knowledge.moves, family, stations).filter(({ isSign }) => isSign !== true);
   const table = buildOutcomeTable(faults, moves, pathOf(family, knowledge), parameters);
-  const model = modelFrom(buildHypotheses(faults, family, 2, parameters), moves, table, parameters);
+  const hypotheses = buildHypotheses(faults, family, 2, parameters, parameters["rarest-set"]);
+  const model = modelFrom(hypotheses, moves, table, parameters);
   return {
     family,
     model,
+    every: buildHypotheses(faults, family, 2, parameters).all,
     groups: repairGroups(model, knowledge.repairs, {}, MINUTE, parameters),
     knowledge,
     parameters,
@@ -71,8 +79,8 @@ function drawn(all: readonly Hypothesis[], share: number): Hypothesis {
   return found;
 }
 
-export function hide({ model }: Bench, seed: number): Hidden {
-  const truth = drawn(model.hypotheses.all, hash(seed, -1));
+export function hide({ model, every }: Bench, seed: number): Hidden {
+  const truth = drawn(every, hash(seed, -1));
   const state = model.table.stateOf(truth.faults);
   return {
     roots: truth.roots.map((root) => model.hypotheses.faults[root]?.id ?? ""),

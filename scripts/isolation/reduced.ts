@@ -75,6 +75,7 @@ function faultsFrom(random: SeededRandom): Fault[] {
     provenBy: [],
     fix: { repair: `repair-${index}`, success: between(random, 0.8, 0.98) },
     ladder: [],
+    beforeOrder: [],
     hazard: undefined,
     unproved: undefined,
     shows: 1,
@@ -144,6 +145,7 @@ export function reducedBench(
   return {
     family: FAMILY,
     model,
+    every: model.hypotheses.all,
     groups: repairGroups(model, repairs, {}, MINUTE, parameters),
     knowledge: { access, repairs, stations: [], inseparable: [] },
     parameters,

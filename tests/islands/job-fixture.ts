@@ -69,7 +69,7 @@ export function payloads(
 
 export const answer = (moveId: string, outcomeId: string): Line => [
   "answer",
-  { moveId, outcomeId, circumstance: "cold", taken: "now" },
+  { moveId, outcomeId, circumstance: "cold", taken: "now", why: "" },
 ];
 
 const isolate = createIsolator(KNOWLEDGE);

@@ -41,6 +41,7 @@ function Card({ job, move, shop }: CardProps) {
       isRaised={false}
       isOwnChoice={false}
       first={undefined}
+      before={undefined}
     />
   );
 }

@@ -1,6 +1,7 @@
 import { existsSync, readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
-import { movesFor, stationsOf } from "@/core/isolation/machine-model";
+import { movesFor } from "@/core/isolation/machine-model";
+import { stationsOf } from "@/core/knowledge/machine-kind";
 import { findingSchema } from "@/core/tools/finding.input";
 import { parseWith } from "@/core/validate";
 import { measurablesOf } from "@/islands/measure/measurables";

@@ -1,3 +1,6 @@
+/** A repair with less chance than this of being the cure is none. Share. */
+export const LEAST_CURE = 0.05;
+
 /** A repair that could be tried: what it costs and the chance that it is the one that cures. */
 export interface Trial {
   /** Time at the ranking price and parts, minor units, unrounded. */

@@ -1,4 +1,4 @@
-import { leastWorthTrying } from "../cost/trial-cost";
+import { LEAST_CURE, leastWorthTrying } from "../cost/trial-cost";
 import { type DecisionCase, type Route, type RouteId, routes } from "./routes";
 
 export interface Decision {
@@ -29,8 +29,6 @@ export interface Leading {
   readonly consequences: readonly string[];
 }
 
-/** A repair with less chance than this of being the cure is none. */
-const LEAST_CURE = 0.05;
 const SEARCH_STEPS = 60;
 
 /** Repairs that only change the consequence: the fuse that a seized bearing opened. They are refused, whatever they cost. */

@@ -1,9 +1,10 @@
 import { priceOfMinute } from "../cost/price-of-time";
+import { type KindOfMachine, repairsOn } from "../knowledge/kind-costs";
 import type { Parameters } from "../knowledge/parameters";
 import type { Knowledge } from "../knowledge/types";
 import type { DecisionCase, DecisionTrial } from "./routes";
 
-type Tables = Pick<Knowledge, "repairs" | "faults" | "stations">;
+type Tables = Pick<Knowledge, "repairs" | "faults" | "stations" | "families" | "archetypes">;
 
 const MOTOR = "fit-motor";
 
@@ -13,7 +14,11 @@ export function machinePrice(prices: Readonly<Record<string, number>>, parameter
 }
 
 /** Repairs that only ever cure what is part of the motor: another motor makes them needless. */
-function repairsInMotor({ faults, stations, repairs }: Tables): ReadonlySet<string> {
+function repairsInMotor({
+  faults,
+  stations,
+  repairs,
+}: Pick<Tables, "faults" | "stations" | "repairs">): ReadonlySet<string> {
   const inMotor = new Set(stations.filter((station) => station.inMotor).map(({ id }) => id));
   return new Set(
     repairs
@@ -26,17 +31,19 @@ function repairsInMotor({ faults, stations, repairs }: Tables): ReadonlySet<stri
 }
 
 /**
- * The trials of isolation with the prices of this job, as the decision takes them.
+ * The trials of isolation with the prices of this job and of its kind of machine, as the decision takes them.
  * Time counts at the shop's ranking rate, whatever is charged: a repairer's hour is never free to waste.
  */
 export function decisionCase(
   trials: readonly DecisionTrial[],
   prices: Readonly<Record<string, number>>,
+  machine: KindOfMachine,
   tables: Tables,
   parameters: Parameters,
 ): DecisionCase {
+  const repairs = repairsOn(machine, tables);
   const repairOf: DecisionCase["repairOf"] = (id) => {
-    const repair = tables.repairs.find((one) => one.id === id);
+    const repair = repairs.find((one) => one.id === id);
     return { minutes: repair?.minutes ?? 0, partMinor: prices[id] ?? repair?.partMinor ?? 0 };
   };
   const success = Math.min(

@@ -105,6 +105,29 @@ function intervene(
   });
 }
 
+/** Work may leave behind what was not there: a wrong part, a lead left off. It shows in any of its ways. */
+function bringIn(model: Model, branches: readonly Branch[], brings: Work["brings"]): Branch[] {
+  const { faults } = model.hypotheses;
+  return brings.reduce<Branch[]>(
+    (spread, { places, chance }) =>
+      places.length === 0
+        ? spread
+        : spread.flatMap((one) =>
+            places.some((place) => one.faults.includes(place))
+              ? [one]
+              : [
+                  { ...one, weight: one.weight * (1 - chance) },
+                  ...places.map((place) => ({
+                    ...one,
+                    faults: [...one.faults, place].sort((a, b) => a - b),
+                    weight: one.weight * chance * (faults[place]?.share ?? 1),
+                  })),
+                ],
+          ),
+    [...branches],
+  );
+}
+
 function edgeChance(fault: Fault | undefined, to: Fault | undefined): number {
   return fault?.leadsTo.find((edge) => edge.fault === to?.id)?.chance ?? 0;
 }
@@ -133,18 +156,30 @@ function comeBack(model: Model, branches: readonly Branch[]): Branch[] {
 interface Placed {
   readonly answer: Answer;
   readonly move: number;
+  /** What it counts for: words from one memory share one word's weight. */
+  readonly power: number;
+}
+
+/** Something that was done: the faults it may cure and those it may leave behind, by their places in the model. */
+interface Work {
+  readonly targets: readonly number[];
+  readonly success: number;
+  readonly brings: readonly { readonly places: readonly number[]; readonly chance: number }[];
 }
 
 /** What was done and found, epoch by epoch, looked up in the model once for all hypotheses. */
 export interface Course {
   readonly epochs: readonly {
-    readonly done: readonly { readonly targets: readonly number[]; readonly success: number }[];
+    readonly done: readonly Work[];
     readonly found: readonly Placed[];
     readonly isPowered: boolean;
   }[];
 }
 
-/** The owner's words about the machine as it came in are weighed apart. */
+/**
+ * The owner's words about the machine as it came in are weighed apart; those about the machine as it came back count, all
+ * together, for their mean word: no more than one.
+ */
 export function courseOf(
   model: Model,
   answers: readonly Answer[],
@@ -154,12 +189,20 @@ export function courseOf(
   const epochs = Array.from({ length: last + 1 }, (_, epoch) => {
     const found = answers
       .filter((answer) => answer.epoch === epoch && !isTold(model, answer))
-      .map((answer): Placed => ({ answer, move: moveIndex(model, answer) }));
+      .map((answer) => ({ answer, move: moveIndex(model, answer) }));
+    const words = found.filter(({ move }) => model.moves[move]?.kind === "question").length;
+    const powerOf = (move: number): number => (model.moves[move]?.kind === "question" ? 1 / words : 1);
     return {
       done: interventions
         .filter((one) => one.epoch === epoch)
-        .map(({ faultIds, success }) => ({ targets: indices(model, faultIds), success })),
-      found,
+        .map(
+          ({ faultIds, success, brings = [] }): Work => ({
+            targets: indices(model, faultIds),
+            success,
+            brings: brings.map(({ faultId, chance }) => ({ places: indices(model, [faultId]), chance })),
+          }),
+        ),
+      found: found.map((one): Placed => ({ ...one, power: powerOf(one.move) })),
       isPowered: found.some(({ move }) => (model.moves[move]?.power ?? "off") !== "off"),
     };
   });
@@ -170,13 +213,15 @@ export function courseOf(
 export function branchesOf(model: Model, { faults, kind }: Hypothesis, course: Course): readonly Branch[] {
   let branches: Branch[] = [{ faults, cured: [], weight: 1 }];
   course.epochs.forEach(({ done, found, isPowered }, epoch) => {
-    for (const { targets, success } of done) branches = intervene(model, branches, targets, success);
+    for (const { targets, success, brings } of done)
+      branches = bringIn(model, intervene(model, branches, targets, success), brings);
     if (epoch > 0 && isPowered) branches = comeBack(model, branches);
-    for (const { answer, move } of found)
+    for (const { answer, move, power } of found)
       branches = branches.map((branch) => ({
         ...branch,
         weight:
-          branch.weight * likelihoodOf(model, move, answer, stateWith(model.table, branch.faults, kind)),
+          branch.weight *
+          likelihoodOf(model, move, answer, stateWith(model.table, branch.faults, kind)) ** power,
       }));
   });
   return branches;

@@ -1,6 +1,7 @@
+import type { Circumstance } from "../knowledge/circumstances";
+import { SILENT_ANSWERS } from "../knowledge/silent-answers";
 import type { Move } from "../knowledge/types";
 import { fail, type Issue, issue, ok, type Result } from "../result";
-import type { Circumstance } from "./power-path";
 
 /** An answer to a move. `not-sure` and `could-not` say nothing about the machine. */
 export interface Answer {
@@ -18,9 +19,9 @@ export interface Intervention {
   readonly epoch: number;
   readonly faultIds: readonly string[];
   readonly success: number;
+  /** What such work may leave behind that was not there before. */
+  readonly brings?: readonly { readonly faultId: string; readonly chance: number }[] | undefined;
 }
-
-export const SILENT_ANSWERS: ReadonlySet<string> = new Set(["not-sure", "could-not"]);
 
 /**
  * Answers that the knowledge can use, or every reason why one cannot be.

@@ -64,18 +64,26 @@ interface NamedSet {
 /** Sets of more than one root by the faults in them, whatever way each shows, from `least` on. */
 function namedSets(model: Model, belief: Float64Array, least: number): NamedSet[] {
   const { all, faults } = model.hypotheses;
-  const sets = new Map<string, { roots: readonly string[]; members: number[]; chance: number }>();
+  const ids = [...new Set(faults.map(({ id }) => id))].sort();
+  const places = new Map(ids.map((id, place) => [id, place]));
+  const placeOf = faults.map(({ id }) => places.get(id) ?? 0);
+  // Thousands of sets: a number stands for the names of each until it is known which are likely.
+  const sets = new Map<number, { members: number[]; chance: number }>();
   all.forEach(({ roots }, index) => {
     const chance = belief[index] ?? 0;
     if (roots.length < 2 || chance <= 0) return;
-    const ids = roots.map((root) => faults[root]?.id ?? "").sort();
-    const key = ids.join();
-    const known = sets.get(key) ?? { roots: ids, members: [], chance: 0 };
+    const inOrder = roots.map((root) => placeOf[root] ?? 0).sort((one, other) => one - other);
+    const key = inOrder.reduce((sum, place) => sum * ids.length + place, 0);
+    const known = sets.get(key) ?? { members: [], chance: 0 };
     known.members.push(index);
     known.chance += chance;
     sets.set(key, known);
   });
-  return [...sets.values()].filter(({ chance }) => chance >= least);
+  const namesOf = (member: number | undefined): string[] =>
+    (all[member ?? -1]?.roots ?? []).map((root) => faults[root]?.id ?? "").sort();
+  return [...sets.values()].flatMap(({ members, chance }) =>
+    chance >= least ? [{ roots: namesOf(members[0]), members, chance }] : [],
+  );
 }
 
 /** What each line says of a set against all the rest, bits. */

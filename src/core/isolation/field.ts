@@ -1,6 +1,6 @@
 import { type Trial, trialCostOf } from "../cost/trial-cost";
+import type { Circumstance } from "../knowledge/circumstances";
 import type { Model } from "./belief";
-import type { Circumstance } from "./power-path";
 import type { RepairGroups } from "./repair-groups";
 
 /**

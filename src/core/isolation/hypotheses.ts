@@ -62,8 +62,11 @@ function comingFrom(
   return [...coming.values()];
 }
 
-/** Every subset of the consequences of `roots`, each with its chance: an effect of two causes has two chances to come. */
-function grow(roots: readonly number[], faults: readonly Variant[], places: Places): Grown[] {
+/**
+ * Every subset of the consequences of `roots`, each with its chance: an effect of two causes has two chances to come.
+ * @param least what is rarer than this is not followed: nothing that comes of it is likelier
+ */
+function grow(roots: readonly number[], faults: readonly Variant[], places: Places, least = 0): Grown[] {
   let layers: { all: ReadonlySet<number>; fresh: readonly number[]; chance: number }[] = [
     { all: new Set(roots), fresh: roots, chance: 1 },
   ];
@@ -80,6 +83,7 @@ function grow(roots: readonly number[], faults: readonly Variant[], places: Plac
             chance: one.chance * (1 - away) * (faults[to]?.share ?? 1),
           })),
         ]);
+      branches = branches.filter((one) => one.chance >= least);
       for (const { picked, chance: reached } of branches) {
         const grown = new Set([...all, ...picked]);
         if (picked.length === 0) done.push({ faults: [...grown].sort((a, b) => a - b), chance: reached });
@@ -131,13 +135,15 @@ export function buildHypotheses(
         if (weight > 0) rootSets.push({ roots: [a, b], weight });
       }
   const sum = rootSets.reduce((acc, { weight }) => acc + weight, 0);
-  const all = rootSets.flatMap(({ roots, weight }) =>
-    grow(roots, faults, places).map(({ faults: present, chance }) => ({
+  const all = rootSets.flatMap(({ roots, weight }) => {
+    const prior = weight / sum;
+    if (prior < least) return [];
+    return grow(roots, faults, places, least / prior).map(({ faults: present, chance }) => ({
       roots,
       faults: present,
-      prior: (weight / sum) * chance,
-    })),
-  );
+      prior: prior * chance,
+    }));
+  });
   return { faults, all: least > 0 ? withoutRarest(all, least) : all };
 }
 
@@ -173,6 +179,9 @@ export function buildKinds(
   });
   return { faults, all };
 }
+
+/** What three roots bring about is followed as far as this, as a share: rarer chains would be most of their number. */
+const THIRD_CHAINS = 0.01;
 
 /** Faults that may be the third root: a dozen keeps what is enumerated near what two roots need. */
 const THIRD_FROM = 12;
@@ -213,7 +222,7 @@ export function withThreeRoots(
         const roots = [a, b, c];
         if (!canStand(roots)) return [];
         const weight = rate ** 2 * roots.reduce((product, root) => product * ((odds[root] ?? 0) / total), 1);
-        return grow(roots, faults, places).map(({ faults: present, chance }) => ({
+        return grow(roots, faults, places, THIRD_CHAINS).map(({ faults: present, chance }) => ({
           roots,
           faults: present,
           prior: weight * chance,

@@ -1,10 +1,9 @@
+import { CIRCUMSTANCES } from "../knowledge/circumstances";
 import { keysOf } from "../knowledge/modes";
 import type { Knowledge } from "../knowledge/types";
 import { type Issue, issue } from "../result";
 import { meets } from "./outcome-table";
-import { type Circumstance, machineState } from "./power-path";
-
-const CIRCUMSTANCES: readonly Circumstance[] = ["cold", "hot", "loaded"];
+import { machineState } from "./power-path";
 
 /**
  * Proofs that the fault they prove never gives: in no circumstance does the fault alone make the answer one that its

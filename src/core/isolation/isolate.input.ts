@@ -1,5 +1,6 @@
 import * as yup from "yup";
 import { oneOf } from "../fields.input";
+import { CIRCUMSTANCES } from "../knowledge/circumstances";
 import { BENCH_GAPS } from "../safety/bench-gaps";
 import { LIVE_GAPS } from "../safety/live-work";
 import { finiteNumber, strictObject } from "../validate";
@@ -39,6 +40,8 @@ export const isolateInput = strictObject({
     stations: yup
       .array(strictObject({ id: yup.string().required(), present: yup.boolean().required() }).required())
       .max(30),
+    /** Faults of parts that this machine does not have. */
+    without: ids("Without"),
     nameplate: yup.object().optional().default(undefined),
     value: money.optional().default(undefined),
   })
@@ -68,7 +71,7 @@ export const isolateInput = strictObject({
       strictObject({
         seq: yup.number().integer().required().min(0),
         epoch: yup.number().integer().min(0),
-        circumstance: yup.string().oneOf(["cold", "hot", "loaded"] as const),
+        circumstance: yup.string().oneOf(CIRCUMSTANCES),
         moveId: yup.string().label("Move").required().max(60),
         outcomeId: yup.string().label("Answer").required().max(60),
         ratio: strictObject({
@@ -88,6 +91,9 @@ export const isolateInput = strictObject({
         epoch: yup.number().integer().required().min(1),
         faultIds: ids("Faults").required(),
         success: finiteNumber().required().min(0).max(1),
+        brings: yup
+          .array(strictObject({ faultId: id(), chance: finiteNumber().required().min(0).max(1) }).required())
+          .max(5),
       }).required(),
     )
     .max(30),

@@ -1,3 +1,6 @@
+import type { BeforeOrder } from "../knowledge/fault-page.input";
+import { accessOn, repairsOn } from "../knowledge/kind-costs";
+import { NOT_KNOWN, stationsOf } from "../knowledge/machine-kind";
 import { type Parameters, parametersOf } from "../knowledge/parameters";
 import type { Move } from "../knowledge/types";
 import { fail, issue, ok, type Result } from "../result";
@@ -10,17 +13,10 @@ import { eachAnswer, type StationShare, type Suspect, stationShares, suspects } 
 import { historyOf, type Standpoint } from "./history";
 import { withThreeRoots } from "./hypotheses";
 import type { IsolateRequest } from "./isolate.input";
-import {
-  type IsolationKnowledge,
-  keptModels,
-  kindsOf,
-  type Models,
-  NOT_KNOWN,
-  stationsOf,
-  whyNoMove,
-} from "./machine-model";
+import { type IsolationKnowledge, keptModels, kindsOf, type Models, whyNoMove } from "./machine-model";
 import { adviseMoves, type MoveAdvice, type RatedTrial } from "./next-move";
 import { type Present, presentOf, spokenNow } from "./present";
+import { beforeOrderOf, type Gate, gateOf } from "./purchase-gate";
 import type { RatedMove } from "./rated-move";
 
 export interface Isolation {
@@ -36,6 +32,8 @@ export interface Isolation {
   readonly history: readonly Standpoint[];
   /** Where the family is not known: how likely each is, likeliest first. */
   readonly kinds: readonly { readonly family: string; readonly chance: number }[];
+  /** Before the part is ordered, once the leading suspect is proven: its twin, the cause behind it, the reading once more. */
+  readonly beforeOrder: readonly BeforeOrder[];
   /** Buying a part, or condemning a motor, waits for a direct proof of the leading suspect. */
   readonly purchaseGate: { readonly open: boolean; readonly needs: readonly string[] };
   readonly basis: {
@@ -70,47 +68,6 @@ function prepare(
     whyNoMove(moveId, request.machine, knowledge),
   );
   return answers.ok ? ok({ model: model.value, answers: answers.value, interventions }) : answers;
-}
-
-interface Gate extends Readonly<Isolation["purchaseGate"]> {
-  /** Moves that would prove the leading suspect, those not made since it was worked on. */
-  readonly proofs: readonly string[];
-  /** Chance of the leading suspect. */
-  readonly chance: number;
-}
-
-/**
- * Whether the leading suspect is proven: it, or any fault that the same repair cures. What was read before a part was
- * replaced belongs to the part that is gone.
- */
-function gateOf(model: Model, leading: Suspect | undefined, { answers, interventions }: Prepared): Gate {
-  const { faults } = model.hypotheses;
-  const named = faults.filter(({ id }) => leading?.roots.includes(id) || leading?.alike.includes(id));
-  const sameCure = faults.filter(({ fix }) => named.some((one) => one.fix.repair === fix.repair));
-  const isProven = sameCure.some(
-    ({ id, provenBy, isConsequence }) =>
-      // That a fuse is open says nothing of why.
-      !isConsequence &&
-      provenBy.some((proof) =>
-        answers.some(
-          ({ moveId, outcomeId, epoch }) =>
-            moveId === proof.moveId &&
-            outcomeId === proof.outcomeId &&
-            !interventions.some((done) => done.epoch > epoch && done.faultIds.includes(id)),
-        ),
-      ),
-  );
-  const chance = leading?.chance ?? 0;
-  if (isProven) return { open: true, needs: [], proofs: [], chance };
-  const lastEpoch = Math.max(0, ...interventions.map(({ epoch }) => epoch));
-  const made = new Set(answers.filter(({ epoch }) => epoch === lastEpoch).map(({ moveId }) => moveId));
-  const proofs = named.flatMap(({ provenBy }) => provenBy.map(({ moveId }) => moveId));
-  return {
-    open: false,
-    needs: ["direct-proof"],
-    proofs: [...new Set(proofs)].filter((id) => !made.has(id)),
-    chance,
-  };
 }
 
 /** What each move waits for, as the request tells of the machine. */
@@ -152,6 +109,12 @@ function judge(prepared: Prepared, request: IsolateRequest, parameters: Paramete
   return widerBelief ? { ...two, model: wider, belief: widerBelief, maxRoots: 3 } : two;
 }
 
+/** The instrument that a move asks for and the shop is not said to have; nothing where its instruments were not said. */
+function lacksOf({ instruments = [] }: IsolateRequest): (move: Pick<Move, "kit">) => string | undefined {
+  const has = new Set(instruments);
+  return ({ kit }) => (has.size > 0 && kit !== undefined && !has.has(kit) ? kit : undefined);
+}
+
 function isQuestion(model: Model, { moveId }: Answer): boolean {
   return model.moves.find(({ id }) => id === moveId)?.kind === "question";
 }
@@ -179,13 +142,15 @@ function adviceFor(
     ...request.evidence.map(({ moveId }) => moveId).filter((id) => past.has(id)),
     ...model.moves.filter(isSettled).map(({ id }) => id),
     ...model.moves.filter(({ isSign }) => isSign === true).map(({ id }) => id),
-    // Power with a cover off is a note for a licensed person, never an offer.
-    ...model.moves.filter(({ power }) => power === "licensed").map(({ id }) => id),
   ]);
+  // A reading that is to be repeated is open once more.
+  if (gate.isProven) for (const again of gate.proofs) asked.delete(again);
+  // Power with a cover off is a note for a licensed person, never an offer.
+  for (const { id, power } of model.moves) if (power === "licensed") asked.add(id);
   return adviseMoves(model, belief, asked, {
     parameters,
-    access: knowledge.access,
-    repairs: knowledge.repairs,
+    access: accessOn(request.machine, knowledge),
+    repairs: repairsOn(request.machine, knowledge),
     prices: Object.fromEntries(
       (costs?.partPrices ?? []).map(({ repair, minor }) => [repair, minor] as const),
     ),
@@ -196,8 +161,10 @@ function adviceFor(
     lookAhead: request.options?.lookAhead === 2 ? 2 : 1,
     blocksOf: blocksOf(request),
     proofs: gate.proofs,
+    renewed: gate.renewed,
     leading: gate.chance,
-    isProven: gate.open,
+    isProven: gate.isProven,
+    lacks: lacksOf(request),
     isTold: answers.every((answer) => isQuestion(model, answer)),
   });
 }
@@ -289,6 +256,7 @@ function isolateWith(
     conflicts: conflict ? [conflict] : [],
     history: isQuick ? historyOf(model, spoken, interventions) : [],
     kinds: kindChances(present, request, knowledge),
+    beforeOrder: beforeOrderOf(model, judged, named[0], gate),
     purchaseGate: { open: gate.open, needs: gate.needs },
     basis: {
       knowledgeVersion: knowledge.version,

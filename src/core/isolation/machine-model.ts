@@ -1,4 +1,5 @@
 import { kindSign } from "../knowledge/kind-sign";
+import { type MachineKind, NOT_KNOWN, stationsOf } from "../knowledge/machine-kind";
 import type { Parameters } from "../knowledge/parameters";
 import type { Knowledge, Move } from "../knowledge/types";
 import { fail, issue, ok, type Result } from "../result";
@@ -24,37 +25,8 @@ export type IsolationKnowledge = Pick<
   | "version"
 >;
 
-/** A machine as far as its model depends on it. */
-export interface MachineKind {
-  readonly family: string;
-  readonly archetype?: string | undefined;
-  readonly stations?: readonly { readonly id: string; readonly present: boolean }[] | undefined;
-}
-
-export const NOT_KNOWN = "not-known";
 /** How much likelier its usual family is for a machine whose kind is known by name. */
 const USUAL_FAMILY = 4;
-
-/**
- * Stations of a machine: those of its family, with what its archetype adds and lacks, and what the request says of it.
- * A station named by the request decides over both. While the family is not known they are those of all families.
- */
-export function stationsOf(
-  { family, archetype, stations }: MachineKind,
-  knowledge: Pick<Knowledge, "families" | "archetypes">,
-): ReadonlySet<string> {
-  const usual =
-    family === NOT_KNOWN
-      ? knowledge.families.flatMap((one) => one.stations)
-      : (knowledge.families.find(({ id }) => id === family)?.stations ?? []);
-  const kind = knowledge.archetypes.find(({ id }) => id === archetype);
-  const present = new Set([...usual, ...(kind?.adds ?? [])]);
-  for (const id of kind?.lacks ?? []) present.delete(id);
-  for (const { id, present: isThere } of stations ?? [])
-    if (isThere) present.add(id);
-    else present.delete(id);
-  return present;
-}
 
 /** Moves that can be made on a machine of this family with these stations. */
 export function movesFor(moves: readonly Move[], family: string, stations: ReadonlySet<string>): Move[] {
@@ -117,12 +89,18 @@ export function pathOf(family: string, knowledge: Pick<Knowledge, "families" | "
   return { faults: knowledge.faults, base: baseOf(family, knowledge) };
 }
 
+/** Faults that the parts of this machine can have. */
+function faultsWith({ without = [] }: MachineKind, { faults }: Pick<Knowledge, "faults">) {
+  return without.length === 0 ? faults : faults.filter(({ id }) => !without.includes(id));
+}
+
 /** All kinds at once, one root each: no set of two is worth its number while not even the kind is settled. */
 function unknownKind(machine: MachineKind, knowledge: IsolationKnowledge, parameters: Parameters): Model {
+  const own = faultsWith(machine, knowledge);
   const kinds = kindsOf(machine, knowledge).map(({ family, share }) => ({
     family,
     share,
-    faults: faultsFor(knowledge.faults, family, stationsOf({ ...machine, family }, knowledge)),
+    faults: faultsFor(own, family, stationsOf({ ...machine, family }, knowledge)),
   }));
   const faults = [...new Map(kinds.flatMap((kind) => kind.faults.map((one) => [one.key, one]))).values()];
   const moves = movesFor(knowledge.moves, NOT_KNOWN, stationsOf(machine, knowledge));
@@ -153,7 +131,7 @@ function modelOf(
   const { family } = machine;
   if (family === NOT_KNOWN) return ok(unknownKind(machine, knowledge, parameters));
   const stations = stationsOf(machine, knowledge);
-  const faults = faultsFor(knowledge.faults, family, stations);
+  const faults = faultsFor(faultsWith(machine, knowledge), family, stations);
   if (faults.length === 0) return notCovered(family, knowledge);
   const moves = movesFor(knowledge.moves, family, stations);
   const least = parameters[isWide ? "rarest-set-wide" : "rarest-set"];
@@ -178,8 +156,8 @@ const MOST_KEPT = 12;
 export function keptModels(knowledge: IsolationKnowledge, parameters: Parameters): Models {
   const kept = new Map<string, Result<Model>>();
   return (machine, maxRoots, counts, isWide = false) => {
-    const { family, archetype, stations } = machine;
-    const key = JSON.stringify([family, archetype, stations, maxRoots, counts, isWide]);
+    const { family, archetype, stations, without } = machine;
+    const key = JSON.stringify([family, archetype, stations, without, maxRoots, counts, isWide]);
     const known = kept.get(key);
     if (known) return known;
     const used = counts ? withCounts(knowledge, counts, parameters) : knowledge;

@@ -57,3 +57,9 @@ export function withProof(
   const before = first && first.tier === proof.tier && !isLikely ? 1 : 0;
   return [...others.slice(0, before), proof, ...others.slice(before)];
 }
+
+/** What can be done with what the shop has comes first; the rest is there to borrow for. */
+export function atHandFirst(inOrder: readonly RatedMove[]): readonly RatedMove[] {
+  const isAtHand = ({ lacks }: RatedMove): boolean => lacks === undefined;
+  return [...inOrder.filter(isAtHand), ...inOrder.filter((one) => !isAtHand(one))];
+}

@@ -1,13 +1,14 @@
 import { priceOfMinute } from "../cost/price-of-time";
 import { type MachineState, machineStateAfter, stateChangeMinutes } from "../cost/state-change-cost";
 import { trialCost } from "../cost/trial-cost";
+import type { Circumstance } from "../knowledge/circumstances";
 import type { Parameters } from "../knowledge/parameters";
 import type { Access, Move, Repair } from "../knowledge/types";
 import type { Model } from "./belief";
 import { after, answersOf, bitsNow, type Field, fieldOf, trialsOf, type Weights } from "./field";
-import { type Priced, readiestOfEqual, withProof } from "./move-order";
-import type { Circumstance } from "./power-path";
+import { atHandFirst, type Priced, readiestOfEqual, withProof } from "./move-order";
 import type { RatedMove } from "./rated-move";
+import { type Renewed, withRenewed } from "./renewed-with";
 import { type PartPrices, repairGroups } from "./repair-groups";
 
 /** A repair, or a set done together, that could be tried now. */
@@ -51,10 +52,14 @@ export interface MoveContext {
   readonly proofs?: readonly string[] | undefined;
   /** Chance of the leading suspect. */
   readonly leading?: number | undefined;
+  /** Repairs of what the leading suspect brought about, made together with its cure. */
+  readonly renewed?: Renewed | undefined;
   /** The leading suspect, or one with the same cure, was read directly. */
   readonly isProven?: boolean | undefined;
   /** Nothing was found yet: all that is known was told. */
   readonly isTold?: boolean | undefined;
+  /** The instrument that a move asks for and that is not in the shop. */
+  readonly lacks?: (move: Move) => string | undefined;
   /** What a move waits for. */
   readonly blocksOf: (move: Move) => readonly string[];
 }
@@ -223,8 +228,13 @@ function ratedMove(
       then: leaders(ranking, index, outcome),
     })),
     needs: move.needs,
+    ...withLack(context.lacks?.(move)),
     blockedBy: context.blocksOf(move),
   };
+}
+
+function withLack(lacks: string | undefined): Pick<RatedMove, "lacks"> {
+  return lacks === undefined ? {} : { lacks };
 }
 
 function rankingOf(model: Model, belief: Float64Array, asked: ReadonlySet<string>, context: MoveContext) {
@@ -255,7 +265,8 @@ function worthwhile(ranking: Ranking, open: readonly Rated[], tryNow: number): P
   const isWorth = (total: number, without: number): boolean => without - total > least;
   return open
     .flatMap((one, place): Priced[] => {
-      const isRefined = context.lookAhead === 2 && place < CANDIDATES;
+      const isCandidate = place < CANDIDATES || context.proofs?.includes(one.move.id) === true;
+      const isRefined = context.lookAhead === 2 && isCandidate;
       const total = isRefined ? Math.min(one.total, twoSteps(ranking, one)) : one.total;
       // What the best single move, or trying now, would cost without this one: only what is gained on that is its own.
       const others = open.filter((other) => other !== one && other.move.tier <= one.move.tier);
@@ -278,7 +289,13 @@ function worthwhile(ranking: Ranking, open: readonly Rated[], tryNow: number): P
 function proofAmong(ranking: Ranking, open: readonly Rated[], tryNow: number): RatedMove | undefined {
   const [proof] = open
     .filter(({ move }) => ranking.context.proofs?.includes(move.id))
-    .sort((one, other) => one.move.tier - other.move.tier || one.total - other.total);
+    .sort(
+      (one, other) =>
+        Number(ranking.context.lacks?.(one.move) !== undefined) -
+          Number(ranking.context.lacks?.(other.move) !== undefined) ||
+        one.move.tier - other.move.tier ||
+        one.total - other.total,
+    );
   return proof && ratedMove(ranking, proof, proof.total, Math.max(0, tryNow - proof.total));
 }
 
@@ -295,20 +312,24 @@ export function adviseMoves(
 ): MoveAdvice {
   const { ranking, groups } = rankingOf(model, belief, asked, context);
   const { field, now, minuteMinor } = ranking;
-  const trials = trialsOf(field, now);
+  const trials = withRenewed(trialsOf(field, now), groups.repairs, context.renewed);
   const tryNow = trialCost(trials, context.giveUp);
   const open = model.moves
     .flatMap((move, index) =>
       asked.has(move.id) ? [] : (rate(ranking, now, index, context.machineState) ?? []),
     )
     .sort((one, other) => one.move.tier - other.move.tier || one.total - other.total);
-  const questionsAsked = model.moves.filter(({ id, kind }) => kind === "question" && asked.has(id)).length;
+  const questionsAsked = model.moves.filter(
+    ({ id, kind, isSign }) => kind === "question" && isSign !== true && asked.has(id),
+  ).length;
   const worthIt = readiestOfEqual(
     worthwhile(ranking, open, tryNow),
     context.parameters["near-tie-minutes"] * minuteMinor,
     questionsAsked,
   );
-  const inOrder = withProof(worthIt, proofAmong(ranking, open, tryNow), context.leading ?? 0);
+  const proof = proofAmong(ranking, open, tryNow);
+  const rated = worthIt.find(({ moveId }) => moveId === proof?.moveId) ?? proof;
+  const inOrder = atHandFirst(withProof(worthIt, rated, context.leading ?? 0));
   const first = inOrder[0];
   // Nothing is tried on a told story alone.
   const isStopAdvised = worthIt.length === 0 && (context.isTold !== true || first === undefined);

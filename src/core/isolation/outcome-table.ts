@@ -1,7 +1,8 @@
+import type { Circumstance } from "../knowledge/circumstances";
 import { isCondition } from "../knowledge/conditions";
 import type { ParameterId, Parameters } from "../knowledge/parameters";
 import type { Move, MoveCase, NumberCase, When } from "../knowledge/types";
-import { type Circumstance, type MachineState, machineState, type PathKnowledge } from "./power-path";
+import { type MachineState, machineState, type PathKnowledge } from "./power-path";
 import type { Variant } from "./variants";
 
 interface Case<R> {
@@ -44,19 +45,16 @@ function columnsFrom(rows: readonly { readonly when: When }[]): Columns {
     return { column: numberIn(columns, when.condition), value: numberIn(values, when.is) };
   };
   for (const { when } of rows) ask(when);
-  const read = [...columns.keys()].map((name) => ({
-    name: name.replace(/^sign /, ""),
-    isSign: name.startsWith("sign "),
-  }));
+  const asked = [...columns].flatMap(([name, column]) => (isCondition(name) ? [{ name, column }] : []));
   return {
     ask,
     encode: ({ conditions, signs }) => {
-      const row = new Int16Array(read.length);
-      read.forEach(({ name, isSign }, column) => {
-        row[column] = isSign
-          ? Number(signs.has(name))
-          : (values.get(isCondition(name) ? conditions[name] : "") ?? -1);
-      });
+      const row = new Int16Array(columns.size);
+      for (const { name, column } of asked) row[column] = values.get(conditions[name]) ?? -1;
+      for (const sign of signs) {
+        const column = columns.get(`sign ${sign}`);
+        if (column !== undefined) row[column] = 1;
+      }
       return row;
     },
   };
@@ -210,9 +208,9 @@ export function buildOutcomeTable(
   }));
   const numbers = new Map<string, number>();
   const sets: (readonly number[])[] = [];
-  const composed: Record<Circumstance, Int16Array[]> = { cold: [], hot: [], loaded: [] };
+  const composed: Record<Circumstance, Int16Array[]> = { cold: [], hot: [], loaded: [], wet: [] };
   const rows = cases.map((own) => rowsByCase(own, leakOf(own.move, parameters)));
-  const found: Record<Circumstance, number[][]> = { cold: [], hot: [], loaded: [] };
+  const found: Record<Circumstance, number[][]> = { cold: [], hot: [], loaded: [], wet: [] };
   const compose = (state: number, circumstance: Circumstance): Int16Array => {
     const known = composed[circumstance][state];
     if (known) return known;

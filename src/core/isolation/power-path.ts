@@ -1,3 +1,4 @@
+import type { Circumstance } from "../knowledge/circumstances";
 import {
   type Derived,
   LOCAL_CONDITIONS,
@@ -7,8 +8,6 @@ import {
 } from "../knowledge/conditions";
 import { modeKey } from "../knowledge/modes";
 import type { Effect, Fault } from "../knowledge/types";
-
-export type Circumstance = "cold" | "hot" | "loaded";
 
 /** What a set of faults makes of the machine: one value a condition, and the signs at the parts themselves. */
 export interface MachineState {
@@ -42,6 +41,14 @@ function effectsIn(knowledge: PathKnowledge): ReadonlyMap<string, readonly Effec
   }
   laidOut.set(knowledge, made);
   return made;
+}
+
+const soundMachines = new WeakMap<PathKnowledge, Local>();
+
+function soundOf(knowledge: PathKnowledge): Local {
+  const known = soundMachines.get(knowledge) ?? { ...GOOD, ...knowledge.base };
+  soundMachines.set(knowledge, known);
+  return known;
 }
 
 /** Two faults on one condition: the worse one counts. */
@@ -260,7 +267,8 @@ export function machineState(
   knowledge: PathKnowledge,
 ): MachineState {
   const effectsOf = effectsIn(knowledge);
-  const local: Local = { ...GOOD, ...knowledge.base };
+  // Thousands of states a model: what no fault touches is looked up in the sound machine, not copied from it.
+  const local: Local = Object.create(soundOf(knowledge));
   const signs = new Set<string>();
   for (const fault of faults)
     for (const effect of effectsOf.get(fault) ?? []) {
@@ -268,5 +276,5 @@ export function machineState(
       worsen(local, effect);
       for (const sign of effect.signs) signs.add(sign);
     }
-  return { conditions: { ...local, ...derived(local) }, signs };
+  return { conditions: Object.assign(local, derived(local)), signs };
 }

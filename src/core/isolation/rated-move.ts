@@ -20,5 +20,7 @@ export interface RatedMove {
     readonly then: readonly string[];
   }[];
   readonly needs: Move["needs"];
+  /** The instrument it asks for and the shop does not have: it can be borrowed. */
+  readonly lacks?: string;
   readonly blockedBy: readonly string[];
 }

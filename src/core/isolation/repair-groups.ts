@@ -131,7 +131,8 @@ export function repairGroups(
 ): RepairGroups {
   const trialRunMinutes = parameters["trial-run-minutes"];
   const kept = keptFor(model);
-  const key = JSON.stringify([prices, minuteMinor, trialRunMinutes]);
+  const own = repairs.map(({ minutes, partMinor }) => [minutes, partMinor]);
+  const key = JSON.stringify([prices, minuteMinor, trialRunMinutes, own]);
   if (kept.priced?.key !== key)
     kept.priced = { key, groups: priced(kept.structure, repairs, prices, minuteMinor, trialRunMinutes) };
   return kept.priced.groups;

@@ -1,9 +1,10 @@
+import type { Circumstance } from "../knowledge/circumstances";
 import { keysOf } from "../knowledge/modes";
 import type { Parameters } from "../knowledge/parameters";
 import type { Fault, Move, MoveCase } from "../knowledge/types";
 import { whenText } from "../knowledge/when";
 import { meets } from "./outcome-table";
-import { type Circumstance, machineState, type PathKnowledge } from "./power-path";
+import { machineState, type PathKnowledge } from "./power-path";
 
 /** What the shop's own closed jobs have shown. */
 export interface ShopCounts {

@@ -146,6 +146,13 @@ function moveIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] {
         : []),
       ...(move.cases.length < 1 ? [wrong(file, "cases", "a move has at least one case.", [])] : []),
       ...caseIssues(move),
+      ...meteringIssues(move, file),
+      ...notIn(
+        families,
+        file,
+        "family",
+        Object.keys(move.expect ?? {}).filter((id) => id !== "all"),
+      ),
       ...notIn(families, file, "family", move.families),
       ...notIn(access, file, "access", move.access === undefined ? [] : [move.access]),
       ...notIn(stations, file, "station", move.stations),
@@ -154,6 +161,16 @@ function moveIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] {
       ...notAnswers(moves, file, "answer", move.settledBy),
     ];
   });
+}
+
+/** A reading says where its probes go and what a sound machine reads, for every family that is not named. */
+function meteringIssues({ id, kind, probes, expect, families }: Move, file: string): Issue[] {
+  if (kind !== "reading") return [];
+  const isForAll =
+    expect?.["all"] !== undefined || families.every((family) => expect?.[family] !== undefined);
+  return probes !== undefined && isForAll
+    ? []
+    : [wrong(file, "probes", "a reading says where its probes go and what to expect of each family.", id)];
 }
 
 function faultIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] {
@@ -206,6 +223,12 @@ function faultIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] 
         fault.leadsTo.map(({ fault: to }) => to),
       ),
       ...notAnswers(moves, file, "proof", fault.provenBy),
+      ...notIn(
+        new Set(moves.keys()),
+        file,
+        "move",
+        fault.beforeOrder.map(({ moveId }) => moveId),
+      ),
     ];
   });
 }
@@ -238,11 +261,16 @@ function tableIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] 
   const tuned = new Set<string>(PARAMETER_IDS);
   return [
     ...familyIssues(tables),
-    ...tables.repairs.flatMap((row) => notIn(stations, "tables/repairs", "station", row.replaces ?? [])),
+    ...tables.repairs.flatMap((row) => [
+      ...notIn(stations, "tables/repairs", "station", row.replaces ?? []),
+      ...notIn(faults, "tables/repairs", "fault", Object.keys(row.brings ?? {})),
+    ]),
     ...tables.archetypes.flatMap((row) => [
       ...notIn(families, "tables/archetypes", "family", [row.family]),
       ...notIn(stations, "tables/archetypes", "station", [...row.adds, ...row.lacks]),
       ...notIn(hazards, "tables/archetypes", "hazard", row.hazards),
+      ...notIn(repairs, "tables/archetypes", "repair", Object.keys(row.repairs ?? {})),
+      ...notIn(idsOf(tables.access), "tables/archetypes", "access", Object.keys(row.covers ?? {})),
     ]),
     ...tables.inseparable.flatMap((row) => [
       ...notIn(faults, "tables/inseparable", "fault", row.faults),

@@ -1,5 +1,6 @@
 import * as yup from "yup";
 import { strictObject } from "../validate";
+import { CIRCUMSTANCES, type Circumstance } from "./circumstances";
 import { chance, ids, oneOf, optionalTable, provenance, table, words } from "./fields.input";
 import { type AnswerRef, answerRefs } from "./move-page.input";
 
@@ -9,7 +10,7 @@ const chanceByFamily = () =>
 
 const effect = () =>
   strictObject({
-    when: oneOf(["cold", "hot", "loaded"] as const).optional(),
+    when: oneOf(CIRCUMSTANCES).optional(),
     sets: optionalTable(yup.string().required()),
     /** Signs seen at the part itself, whatever else is wrong. */
     signs: yup.array(yup.string().required()),
@@ -42,6 +43,8 @@ export const faultPage = strictObject({
   unproved: yup.string().max(200),
   /** Repairs with the chance that they cure: the usual one first, then what is done when it does not hold. */
   cure: table(chance()),
+  /** Moves made before its part is ordered, once it is proven, each with what it asks: the cause behind it, its twin. */
+  beforeOrder: optionalTable(words()),
   /** Chance that it shows in a powered run; below one it is intermittent. One where nothing is said. */
   shows: chance().optional().positive(),
   /** What blew or opened because of something else: mending it alone is no cure while its cause is open. */
@@ -57,7 +60,7 @@ export type FaultPage = yup.InferType<typeof faultPage>;
 
 /** What a fault does to its station in a circumstance. */
 export interface Effect {
-  readonly circumstance: "any" | "cold" | "hot" | "loaded";
+  readonly circumstance: "any" | Circumstance;
   readonly sets: Readonly<Record<string, string>>;
   readonly signs: readonly string[];
 }
@@ -75,6 +78,12 @@ export interface Edge {
   readonly fault: string;
   readonly chance: number;
   readonly inFamily?: Readonly<Record<string, number>> | undefined;
+}
+
+/** A move to make before a part is ordered, with what it asks. */
+export interface BeforeOrder {
+  readonly moveId: string;
+  readonly why: string;
 }
 
 /** A repair of a fault, with the chance that it cures. */
@@ -95,6 +104,7 @@ export interface Fault
   readonly provenBy: readonly AnswerRef[];
   readonly fix: Fix;
   readonly ladder: readonly Fix[];
+  readonly beforeOrder: readonly BeforeOrder[];
   readonly shows: number;
   readonly isConsequence: boolean;
   readonly isBrake: boolean;
@@ -132,6 +142,7 @@ export function faultOf(id: string, page: FaultPage, covered: readonly string[])
     hazard,
     unproved,
     provenance: from,
+    beforeOrder: Object.entries(page.beforeOrder ?? {}).map(([moveId, why]) => ({ moveId, why })),
     families: Object.keys(odds),
     odds,
     does: page.does.map(effectOf),

@@ -52,6 +52,15 @@ export const movePage = strictObject({
   how: words(),
   /** How the meter is set. */
   setting: yup.string(),
+  /** Where the probes, clamp or watch go. */
+  probes: yup.string().max(300),
+  /** What a sound machine reads, by family; `all` where no family of its own is named. */
+  expect: optionalTable(words()),
+  /** What more, and less, than that means. */
+  more: yup.string().max(300),
+  less: yup.string().max(300),
+  /** The part that a machine may not have, so that there is nothing to make this move on: "fuse". */
+  mayLack: yup.string().max(40),
   /** What misleads here. */
   pitfalls: yup.array(words()),
   /** What it takes beside a meter, and the move to make where the shop does not own it. */

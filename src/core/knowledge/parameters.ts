@@ -24,6 +24,8 @@ export const PARAMETER_IDS = [
   "trial-run-minutes",
   "machine-price-default",
   "unproven-part-share",
+  "in-passing-minutes",
+  "in-passing-part",
 ] as const;
 
 export type ParameterId = (typeof PARAMETER_IDS)[number];

@@ -6,6 +6,15 @@ import { chance, ids, oneOf, optionalTable, provenance, table, words } from "./f
 const row = <F extends yup.ObjectShape>(fields: F) =>
   strictObject({ ...fields, provenance: provenance().optional().default(undefined) }).required();
 
+/** What a repair takes on this kind, where it is not what the table of repairs says: minutes, part in minor units. */
+const ownRepairs = () =>
+  optionalTable(
+    strictObject({
+      minutes: finiteNumber().positive(),
+      partMinor: finiteNumber().min(0),
+    }).required(),
+  );
+
 const answerRef = () => strictObject({ moveId: words(), outcomeId: words() }).required();
 
 /** What can hold a charge: `any` stands for "the family is not known, so something may". */
@@ -27,6 +36,8 @@ export const ROWS = {
     sets: optionalTable(yup.string().required()),
     /** How often a motor of unknown kind is of this family. */
     share: chance().optional(),
+    /** What another motor of the family costs and takes. */
+    repairs: ownRepairs(),
     /** What can be done about a family that isolation does not cover, and what cannot. */
     scope: strictObject({ within: ids().min(1), outside: ids().min(1) })
       .optional()
@@ -59,7 +70,18 @@ export const ROWS = {
       .min(1),
   }),
   /** A kind of machine: its motor, and what it has beside or short of that family's usual stations. */
-  archetypes: row({ label: words(), family: words(), adds: ids(), lacks: ids(), hazards: ids() }),
+  archetypes: row({
+    label: words(),
+    /** What it is called, where that is not its label. */
+    names: yup.array(words()),
+    family: words(),
+    adds: ids(),
+    lacks: ids(),
+    hazards: ids(),
+    /** Minutes to open what such a machine is closed with, by access. */
+    covers: optionalTable(finiteNumber().required().min(0)),
+    repairs: ownRepairs(),
+  }),
   /** Something done to cure a fault: minutes at the bench and the part, minor units. */
   repairs: row({
     label: words(),
@@ -72,6 +94,8 @@ export const ROWS = {
     forPart: yup.string().oneOf(["start", "run"] as const),
     /** Stations that come new with it: whatever was wrong there is gone. */
     replaces: yup.array(yup.string().required()),
+    /** What the work may leave behind that was not there before, each with its chance. */
+    brings: optionalTable(chance()),
     /** Small parts that move over from the old part to the new one. */
     carries: yup.array(yup.string().required()),
   }),

@@ -1,4 +1,5 @@
 import * as yup from "yup";
+import { CIRCUMSTANCES } from "../knowledge/circumstances";
 import { finiteNumber, type Shape, strictObject } from "../validate";
 
 /** Values that a sentence is filled with: numbers in SI, words, and whether something holds. */
@@ -34,10 +35,7 @@ const evidence = strictObject({
   moveId: yup.string().required(),
   outcomeId: yup.string().required(),
   /** How the machine stood when it was read. */
-  circumstance: yup
-    .string()
-    .oneOf(["cold", "hot", "loaded"] as const)
-    .required(),
+  circumstance: yup.string().oneOf(CIRCUMSTANCES).required(),
   /** The number itself, SI, with the meter's error; `mark` is what the knowledge's distribution is a ratio to. */
   likelihood: strictObject({
     quantity: yup.string().required(),

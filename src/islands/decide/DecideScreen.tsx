@@ -3,6 +3,7 @@ import { type Decision, decide, needsProof } from "@/core/decision/decide";
 import { decisionCase, machinePrice } from "@/core/decision/decision-case";
 import type { Route } from "@/core/decision/routes";
 import type { Isolation } from "@/core/isolation/isolate";
+import { kindOfMachine } from "@/core/job/isolation/isolation-request";
 import type { JobView } from "@/core/job/log/reduce";
 import type { Knowledge } from "@/core/knowledge/types";
 import { formatMoney } from "@/core/quantity/format";
@@ -89,7 +90,11 @@ function Take({ job, shop, isolation, knowledge, decision, chosen, onLeave }: Ta
         <div className="half-hatched mb-3 max-w-2xl border border-ink p-1.5" data-testid="purchase-gate">
           <div className="bg-paper px-3 py-2">
             <p className="mb-2">
-              <b>Nothing has proved the leading suspect directly yet.</b>{" "}
+              <b>
+                {isolation.purchaseGate.needs.includes("repeated-reading")
+                  ? "One reading proves it: none condemns a motor alone."
+                  : "Nothing has proved the leading suspect directly yet."}
+              </b>{" "}
               <a
                 className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
                 href={`/jobs/${job.jobId}/isolate`}
@@ -126,9 +131,42 @@ function Take({ job, shop, isolation, knowledge, decision, chosen, onLeave }: Ta
   );
 }
 
+/** What is still to be looked at before a part is ordered. */
+function Before({
+  isolation,
+  knowledge,
+  jobId,
+}: Pick<ReadyProps, "isolation" | "knowledge"> & { readonly jobId: number }) {
+  if (isolation.beforeOrder.length === 0) return null;
+  return (
+    <div className="mt-2" data-testid="before-order">
+      <b>Before the order</b>
+      <ul>
+        {isolation.beforeOrder.map(({ moveId, why }) => (
+          <li key={moveId}>
+            {knowledge.moves.find(({ id }) => id === moveId)?.title}: <span className="text-soft">{why}</span>
+          </li>
+        ))}
+      </ul>
+      <a
+        className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
+        href={`/jobs/${jobId}/isolate`}
+      >
+        Look at these first
+      </a>
+    </div>
+  );
+}
+
 function Ready({ job, shop, isolation, knowledge }: ReadyProps) {
   const { currency } = shop.settings;
-  const options = decisionCase(isolation.trials, job.prices, knowledge, shop.parameters);
+  const options = decisionCase(
+    isolation.trials,
+    job.prices,
+    kindOfMachine(job, knowledge.archetypes),
+    knowledge,
+    shop.parameters,
+  );
   const decision = decide(options, isolation.suspects[0], knowledge.faults);
   const [ownId, setOwnId] = useState<Route["id"] | undefined>(undefined);
   const chosen = ownId === undefined ? decision.best : decision.routes[ownId];
@@ -141,6 +179,7 @@ function Ready({ job, shop, isolation, knowledge }: ReadyProps) {
           {decisionSentence(decision, knowledge.repairs, currency)}
         </h1>
         <Cautions job={job} decision={decision} shop={shop} />
+        <Before isolation={isolation} knowledge={knowledge} jobId={job.jobId} />
         {isTaken ? (
           <p className="mt-2 text-soft">
             Decided before: <b className="text-ink">{job.decision?.label}</b>.{" "}

@@ -27,12 +27,16 @@ export type ShownIsolation =
   | Exclude<IsolationState, { kind: "ready" }>
   | (Extract<IsolationState, { kind: "ready" }> & { readonly isSettled: boolean });
 
-export function requestOf(screen: JobScreen, shop: Shop, { access, archetypes, stations }: Knowledge) {
+export function requestOf(
+  screen: JobScreen,
+  shop: Shop,
+  { access, archetypes, stations, faults, repairs }: Knowledge,
+) {
   const withheld = { guardsOn: screen.liveGaps("guards-on"), measured: screen.liveGaps("measured") };
   return isolationRequest(
     screen.job,
     { bench: screen.bench, unsettled: screen.gaps("turning-inside"), withheld },
-    { ...shop, access, archetypes, stations },
+    { ...shop, access, archetypes, stations, faults, repairs },
   );
 }
 

@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { Isolation } from "@/core/isolation/isolate";
 import { movesFor } from "@/core/isolation/machine-model";
 import type { RatedMove } from "@/core/isolation/rated-move";
+import { isOpenAgain } from "@/core/job/isolation/could-not";
 import type { JobView } from "@/core/job/log/reduce";
 import type { Knowledge, Move } from "@/core/knowledge/types";
 import { formatChance, formatMoney } from "@/core/quantity/format";
@@ -10,14 +11,18 @@ import { NotCovered } from "../engine/NotCovered";
 import { useIsolation } from "../engine/use-isolation";
 import { JobFrame } from "../frame/JobFrame";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
+import { inSentence } from "../words/in-sentence";
+import { BeforeOrder } from "./BeforeOrder";
 import { BuiltFrom } from "./BuiltFrom";
 import { Conflict } from "./Conflict";
 import { Kinds } from "./Kinds";
+import { MadeGood } from "./MadeGood";
 import { MindChangers } from "./MindChangers";
 import { NextMove } from "./NextMove";
 import { FoldedPath, PowerPath } from "./PowerPath";
 import { Standpoints } from "./Standpoints";
 import { StopCall, Suspects } from "./Suspects";
+import { WhileOpen } from "./WhileOpen";
 
 interface ReadyProps {
   readonly screen: JobScreen;
@@ -45,12 +50,15 @@ function OtherMove({
   minutes,
   doubt,
   saves,
+  lacks,
   onChoose,
 }: {
   readonly move: Move | undefined;
   readonly minutes: number;
   readonly doubt: number;
   readonly saves: string | undefined;
+  /** The instrument to borrow for it. */
+  readonly lacks?: string | undefined;
   onChoose(moveId: string): void;
 }) {
   if (!move) return null;
@@ -64,6 +72,7 @@ function OtherMove({
         <span>
           {move.title}
           {move.tier > 1 ? <span className="ml-2 text-soft">live</span> : null}
+          {lacks === undefined ? null : <span className="ml-2 text-brass">borrow: {inSentence(lacks)}</span>}
         </span>
         <span className="hidden text-right text-soft md:inline">
           {doubt >= LEAST_DOUBT ? `${formatChance(doubt)} of doubt` : ""}
@@ -91,13 +100,14 @@ function Alternatives({ moves, rest, knowledge, shop, onChoose }: OthersProps) {
     <>
       <ul aria-label="Other moves" className="mt-2">
         {(isAll ? moves : moves.slice(0, OTHERS)).map(
-          ({ moveId, minutes, stateMinutes, doubtRemoved, savesPerMinute }) => (
+          ({ moveId, minutes, stateMinutes, doubtRemoved, savesPerMinute, lacks }) => (
             <OtherMove
               key={moveId}
               move={knowledge.moves.find(({ id }) => id === moveId)}
               minutes={minutes + stateMinutes}
               doubt={doubtRemoved}
               saves={money(savesPerMinute)}
+              lacks={lacks === undefined ? undefined : knowledge.kit.find(({ id }) => id === lacks)?.label}
               onChoose={onChoose}
             />
           ),
@@ -127,12 +137,31 @@ function Alternatives({ moves, rest, knowledge, shop, onChoose }: OthersProps) {
   );
 }
 
-/** Moves that can be made on this machine and were not asked since the last repair. */
-function unasked(job: JobView, knowledge: Knowledge, stations: ReadonlySet<string>): readonly Move[] {
+/** Moves that can be made on this machine and are open: not asked since the last repair, or to be made once more. */
+function openMoves(
+  { job, liveGaps }: JobScreen,
+  knowledge: Knowledge,
+  isolation: Isolation,
+  kit: readonly string[],
+): readonly Move[] {
+  const today = { kit, hasPower: liveGaps("guards-on").length === 0 };
   const epoch = job.interventions.length;
-  const asked = new Set(job.answers.filter((one) => one.epoch === epoch).map(({ moveId }) => moveId));
+  const isMade = (moveId: string): boolean =>
+    job.answers.some(
+      (one) =>
+        one.epoch === epoch &&
+        one.moveId === moveId &&
+        !isOpenAgain(
+          one,
+          knowledge.moves.find(({ id }) => id === moveId),
+          job,
+          today,
+        ),
+    );
+  const again = new Set(isolation.beforeOrder.map(({ moveId }) => moveId));
+  const stations = new Set(isolation.stations.map(({ id }) => id));
   return movesFor(knowledge.moves, job.takenIn?.family ?? "", stations).filter(
-    ({ id, isSign }) => isSign !== true && !asked.has(id),
+    ({ id, isSign }) => isSign !== true && (again.has(id) || !isMade(id)),
   );
 }
 
@@ -146,7 +175,7 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
   );
   const offered = station ? isolation.moves.filter(({ moveId }) => near.has(moveId)) : isolation.moves;
   const stations = new Set(isolation.stations.map(({ id }) => id));
-  const free = unasked(screen.job, knowledge, stations);
+  const free = openMoves(screen, knowledge, isolation, shop.settings.kit);
   const rest = free.filter(
     ({ id }) =>
       (station === undefined || near.has(id)) && !isolation.moves.some(({ moveId }) => moveId === id),
@@ -178,6 +207,7 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
             shop={shop}
             onAsk={setOwn}
           />
+          <MadeGood screen={screen} knowledge={knowledge} parameters={shop.parameters} />
           {move ? (
             <NextMove
               key={move.id}
@@ -189,11 +219,13 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
               isRaised={isolation.isTierRaised}
               isOwnChoice={own === move.id && isolation.moves[0]?.moveId !== move.id}
               first={isolation.moves[0]}
+              before={isolation.beforeOrder.find(({ moveId }) => moveId === move.id)?.why}
             />
           ) : (
             <section className="move px-5 py-5">
               <h1 className="font-bold text-[30px] leading-tight">No move left is worth its price</h1>
               <StopCall isolation={isolation} knowledge={knowledge} shop={shop} />
+              <BeforeOrder isolation={isolation} knowledge={knowledge} onAsk={setOwn} />
               <p className="mt-3 flex flex-wrap gap-3">
                 <a className="btn btn-primary btn-loud" href={`/jobs/${screen.job.jobId}/decide`}>
                   Decide what to do
@@ -201,6 +233,9 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
               </p>
             </section>
           )}
+          {move ? (
+            <WhileOpen chosen={move} moves={isolation.moves} knowledge={knowledge} onChoose={setOwn} />
+          ) : null}
           <Alternatives moves={others} rest={rest} knowledge={knowledge} shop={shop} onChoose={setOwn} />
           <BuiltFrom job={screen.job} stations={knowledge.stations} present={stations} />
           <Standpoints history={isolation.history} job={screen.job} knowledge={knowledge} shop={shop} />
@@ -214,7 +249,12 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
             shop={shop}
             station={station}
           />
-          {move ? <StopCall isolation={isolation} knowledge={knowledge} shop={shop} /> : null}
+          {move ? (
+            <>
+              <StopCall isolation={isolation} knowledge={knowledge} shop={shop} />
+              <BeforeOrder isolation={isolation} knowledge={knowledge} onAsk={setOwn} />
+            </>
+          ) : null}
           <MindChangers isolation={isolation} knowledge={knowledge} />
         </aside>
       </div>

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { RatedMove } from "@/core/isolation/rated-move";
+import type { Circumstance } from "@/core/knowledge/circumstances";
 import type { Knowledge } from "@/core/knowledge/types";
 import { formatChance, formatMoney } from "@/core/quantity/format";
 import { faultLabel } from "../engine/names";
@@ -7,11 +8,13 @@ import { Choices } from "../fields/Choices";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
 import { inSentence } from "../words/in-sentence";
+import { Care } from "./Care";
 import { gapsOf, MakeReady, WayThere } from "./MakeReady";
 import type { MoveProps } from "./move-props";
+import { SaysNothing } from "./SaysNothing";
 import { ToolReading } from "./ToolReading";
 
-type Circumstance = "cold" | "hot" | "loaded";
+// Never "wet": power is not put on a wet machine to see what it does.
 const CIRCUMSTANCES: readonly { readonly value: Circumstance; readonly label: string }[] = [
   { value: "cold", label: "Cold" },
   { value: "hot", label: "Hot" },
@@ -97,12 +100,10 @@ function AnswerPart(props: MoveProps) {
   const [circumstance, setCircumstance] = useState<Circumstance>("cold");
   const isReady = screen.gaps(move.needs).length === 0 && screen.liveGaps(move.power).length === 0;
   const keep = (outcomeId: string): void => {
-    // Nothing was done where it could not be: there is nothing to make safe for.
-    const taken = isReady || outcomeId === "could-not" ? "now" : "afterwards";
     void post({
       kind: "answer",
       stage: "isolate",
-      payload: { moveId: move.id, outcomeId, circumstance, taken },
+      payload: { moveId: move.id, outcomeId, circumstance, taken: isReady ? "now" : "afterwards" },
     });
   };
   return (
@@ -128,46 +129,15 @@ function AnswerPart(props: MoveProps) {
       )}
       <Answers {...props} isBusy={isBusy} onKeep={keep} />
       <Problem text={problem} />
-      <Silent isBusy={isBusy} onSay={keep} />
+      <SaysNothing
+        job={screen.job}
+        move={move}
+        knowledge={props.knowledge}
+        isReady={isReady}
+        onNotSure={() => keep("not-sure")}
+      />
     </>
   );
-}
-
-/** Said nothing, or was not done. */
-function Silent({ isBusy, onSay }: { readonly isBusy: boolean; onSay(outcomeId: string): void }) {
-  return (
-    <div className="mt-3 flex flex-wrap gap-2.5">
-      {[
-        ["not-sure", "Not sure"],
-        ["could-not", "Could not"],
-      ].map(([id = "", label]) => (
-        <button
-          key={id}
-          type="button"
-          className="btn btn-outline"
-          disabled={isBusy}
-          onClick={() => onSay(id)}
-        >
-          {label}
-        </button>
-      ))}
-    </div>
-  );
-}
-
-/** How the meter is set, what misleads, and what to do where the instrument is not owned. */
-function Care({ move, shop, knowledge }: Pick<MoveProps, "move" | "shop" | "knowledge">) {
-  const isMissing = move.kit !== undefined && !shop.settings.kit.includes(move.kit);
-  const instead = knowledge.moves.find(({ id }) => id === move.instead)?.title;
-  const kit = knowledge.kit.find(({ id }) => id === move.kit)?.label;
-  const parts = [
-    ...(move.setting ? [`Meter on ${move.setting}.`] : []),
-    ...move.pitfalls,
-    ...(isMissing
-      ? [`Needs: ${kit ?? move.kit}${instead ? `; without it: ${inSentence(instead)}` : ""}.`]
-      : []),
-  ];
-  return parts.length === 0 ? null : <p className="text-[17px]">{parts.join(" ")}</p>;
 }
 
 /** Doubt in the same coarse steps as chances. */
@@ -207,9 +177,11 @@ export function NextMove(
     readonly isRaised: boolean;
     readonly isOwnChoice: boolean;
     readonly first: RatedMove | undefined;
+    /** What it asks before the part is ordered. */
+    readonly before: string | undefined;
   },
 ) {
-  const { move, screen, isRaised, isOwnChoice } = props;
+  const { move, screen, isRaised, isOwnChoice, before } = props;
   const gaps = gapsOf(screen, move);
   const isReady = gaps.bench.length === 0 && gaps.live.length === 0;
   const tool = props.shop.tools.find(({ judges }) => judges.includes(move.id));
@@ -230,9 +202,14 @@ export function NextMove(
           <h3 className="font-bold text-xl leading-tight">{move.title}</h3>
         </>
       )}
+      {before ? (
+        <p className="mt-1 font-semibold text-[17px] text-brass" data-testid="before">
+          Before the order: {before}
+        </p>
+      ) : null}
       <p className="mt-1 text-[17px]">{move.how}</p>
-      <Care move={move} shop={props.shop} knowledge={props.knowledge} />
-      <p className="mb-1 text-soft">{why}</p>
+      <Care job={screen.job} move={move} shop={props.shop} knowledge={props.knowledge} />
+      {before && !props.rated ? null : <p className="mb-1 text-soft">{why}</p>}
       {isOwnChoice ? <WhyNotFirst {...props} /> : null}
       {isRaised && !isOwnChoice ? (
         <p className="mb-1 font-semibold text-brass">

@@ -1,6 +1,8 @@
 import type { Suspect } from "@/core/isolation/explain";
 import type { Isolation } from "@/core/isolation/isolate";
+import { kindOfMachine } from "@/core/job/isolation/isolation-request";
 import type { JobView } from "@/core/job/log/reduce";
+import { repairsOn } from "@/core/knowledge/kind-costs";
 import type { Fault, Knowledge } from "@/core/knowledge/types";
 import { formatChance, formatMoney } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
@@ -75,9 +77,14 @@ function Shared({
 }
 
 /** What cures a fault, and what is done when that does not hold. */
-function Cure({ fault, knowledge }: { readonly fault: Fault; readonly knowledge: Knowledge }) {
+function Cure({
+  fault,
+  job,
+  knowledge,
+}: Pick<SuspectsProps, "job" | "knowledge"> & { readonly fault: Fault }) {
+  const repairs = repairsOn(kindOfMachine(job, knowledge.archetypes), knowledge);
   const rungs = [fault.fix, ...(fault.ladder ?? [])].map(({ repair }) => {
-    const minutes = knowledge.repairs.find(({ id }) => id === repair)?.minutes;
+    const minutes = repairs.find(({ id }) => id === repair)?.minutes;
     return `${inSentence(repairLabel(knowledge, repair))}, ${minutes ?? 0} min`;
   });
   return (
@@ -143,7 +150,9 @@ function Row({
       ) : null}
       <Weights word="For" weights={suspect.for} job={props.job} shop={props.shop} />
       <Weights word="Against" weights={suspect.against} job={props.job} shop={props.shop} />
-      {isFirst ? faults.map((fault) => <Cure key={fault.id} fault={fault} knowledge={knowledge} />) : null}
+      {isFirst
+        ? faults.map((fault) => <Cure key={fault.id} fault={fault} job={props.job} knowledge={knowledge} />)
+        : null}
       {isFirst && faults.length === 1 && faults[0] ? (
         <Shared fault={faults[0]} isolation={props.isolation} knowledge={knowledge} />
       ) : null}
@@ -202,7 +211,9 @@ export function StopCall({
       </p>
       {isolation.purchaseGate.open ? null : (
         <p className="text-brass">
-          No direct proof yet of the leading suspect: don't order expensive parts yet.
+          {isolation.purchaseGate.needs.includes("repeated-reading")
+            ? "Proved by one reading: read it once more before a motor is ordered."
+            : "No direct proof yet of the leading suspect: don't order expensive parts yet."}
         </p>
       )}
     </div>

@@ -6,10 +6,11 @@ import { ReadingPart } from "../tools/ToolSheet";
 import { type LoadedTool, useLoadedTool } from "../tools/use-loaded-tool";
 import { useToolSheet } from "../tools/use-tool-sheet";
 import type { MoveProps } from "./move-props";
+import { SaysNothing } from "./SaysNothing";
 
 type ReadingProps = MoveProps & { readonly toolId: string };
 
-function Sheet({ screen, shop, move, loaded }: ReadingProps & { readonly loaded: LoadedTool }) {
+function Sheet({ screen, shop, move, knowledge, loaded }: ReadingProps & { readonly loaded: LoadedTool }) {
   const { job } = screen;
   const { ask, post, problem } = usePost(job.jobId);
   const { tool } = loaded;
@@ -32,17 +33,10 @@ function Sheet({ screen, shop, move, loaded }: ReadingProps & { readonly loaded:
         }),
     },
   });
-  const say = (outcomeId: string) => () =>
-    post({
-      kind: "answer",
-      stage: "isolate",
-      payload: {
-        moveId: move.id,
-        outcomeId,
-        circumstance: "cold",
-        taken: outcomeId === "could-not" ? "now" : takenNow(),
-      },
-    });
+  const notSure = (): void => {
+    const payload = { moveId: move.id, outcomeId: "not-sure", circumstance: "cold", taken: takenNow() };
+    void post({ kind: "answer", stage: "isolate", payload });
+  };
   return (
     <>
       {given.marking === undefined ? null : (
@@ -54,14 +48,13 @@ function Sheet({ screen, shop, move, loaded }: ReadingProps & { readonly loaded:
       <MainFields model={model} shop={shop} />
       <ReadingPart model={model} whose={`Job ${job.jobId} · ${job.takenIn?.machine ?? ""}`} />
       <Problem text={model.problem ?? problem} />
-      <div className="mt-3 flex flex-wrap gap-2.5">
-        <button type="button" className="btn btn-outline" onClick={say("not-sure")}>
-          Not sure
-        </button>
-        <button type="button" className="btn btn-outline" onClick={say("could-not")}>
-          Could not
-        </button>
-      </div>
+      <SaysNothing
+        job={job}
+        move={move}
+        knowledge={knowledge}
+        isReady={takenNow() === "now"}
+        onNotSure={notSure}
+      />
     </>
   );
 }

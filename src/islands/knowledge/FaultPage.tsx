@@ -18,6 +18,7 @@ const WHEN: Readonly<Record<Fault["does"][number]["circumstance"], string>> = {
   cold: "Cold",
   hot: "Hot",
   loaded: "Under load",
+  wet: "Wet",
 };
 
 /** Shares or chances that differ by kind of motor, the rest first. */

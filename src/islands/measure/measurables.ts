@@ -1,6 +1,8 @@
-import { movesFor, NOT_KNOWN, stationsOf } from "@/core/isolation/machine-model";
+import { movesFor } from "@/core/isolation/machine-model";
 import { kindByName } from "@/core/job/door/machine-kind";
+import { absentStations } from "@/core/job/isolation/absent";
 import type { JobView } from "@/core/job/log/reduce";
+import { NOT_KNOWN, stationsOf } from "@/core/knowledge/machine-kind";
 import type { BenchNeed } from "@/core/knowledge/touches";
 import { needOf } from "@/core/knowledge/touches";
 import type { Move } from "@/core/knowledge/types";
@@ -36,7 +38,8 @@ export function measurablesOf(job: JobView, shop: MeasuredShop): readonly Measur
   const said = job.stations;
   const archetype = kindByName(job.takenIn?.machine ?? "", shop.archetypes)?.id;
   const family = job.takenIn?.family ?? NOT_KNOWN;
-  const stations = said ? new Set(said) : stationsOf({ family, archetype }, shop);
+  const stations = new Set(said ?? stationsOf({ family, archetype }, shop));
+  for (const id of absentStations(job, shop.moves)) stations.delete(id);
   const moves = movesOf(job, shop, stations);
   return shop.tools.flatMap((tool): Measurable[] => {
     const judged = tool.judges.flatMap((judgedId) => moves.find(({ id }) => id === judgedId) ?? []);

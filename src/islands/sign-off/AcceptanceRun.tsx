@@ -32,6 +32,7 @@ const COMES: Readonly<Record<Complaint["circumstance"], string>> = {
   hot: "hot",
   "after-minutes": "after a while",
   loaded: "under load",
+  wet: "when it is wet",
   sometimes: "only sometimes",
   "not-known": "at a moment nobody knows",
 };

@@ -29,6 +29,7 @@ const ASKS: ReadonlyMap<string, Partial<Draft>> = new Map(
     "condition-hot": { what: "Run it hot, as the complaint comes" },
     "condition-loaded": { what: "Run it under load, as the complaint comes" },
     "condition-after-minutes": { what: "Run it as long as the complaint takes to come" },
+    "condition-wet": { what: "Ask the owner after the next wet work or rain", afterHours: "20" },
     "condition-sometimes": { what: "Ask the owner whether it came back", afterHours: "20" },
     temporary: { what: "Take the temporary part out again" },
   }),

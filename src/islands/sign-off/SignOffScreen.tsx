@@ -148,7 +148,10 @@ function Reopen({ job }: { readonly job: JobView }) {
       className="flex w-full flex-wrap items-end gap-3"
       onSubmit={(event) => {
         event.preventDefault();
-        void post({ kind: "reopened", stage: "sign-off", payload: { why } });
+        // What the owner says now comes first: it is of the machine as it is after the work.
+        void post({ kind: "reopened", stage: "sign-off", payload: { why } }).then((isKept) => {
+          if (isKept) window.location.assign(`/jobs/${job.jobId}/take-in#complaint`);
+        });
       }}
     >
       <Field label="Why it comes back" className="grow">

@@ -10,6 +10,7 @@ interface Hit {
   readonly machine: string;
   readonly tag: string;
   readonly place: string;
+  readonly isSignedOff: boolean;
 }
 
 const WAIT_MS = 250;
@@ -64,7 +65,7 @@ export function Earlier({ form, shop }: EarlierProps) {
   if (hits.length === 0) return null;
   return (
     <ul aria-label="Was here before" className="sheet px-4">
-      {hits.map(({ jobId, machine, place }) => (
+      {hits.map(({ jobId, machine, place, isSignedOff }) => (
         <li
           key={jobId}
           className="flex flex-wrap items-center gap-2 border-rule border-t py-1.5 first:border-t-0"
@@ -73,6 +74,11 @@ export function Earlier({ form, shop }: EarlierProps) {
             <b>Job {jobId}</b> {machine}
             {place ? <span className="text-soft">, {place}</span> : null}
           </span>
+          {isSignedOff ? (
+            <a className="btn btn-outline" href={`/jobs/${jobId}/sign-off`}>
+              Our repair did not hold
+            </a>
+          ) : null}
           <button type="button" className="btn btn-outline" onClick={() => begin(jobId, "same")}>
             This one again
           </button>

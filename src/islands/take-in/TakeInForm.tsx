@@ -51,6 +51,7 @@ const CIRCUMSTANCES: readonly { readonly value: Form["circumstance"]; readonly l
   { value: "hot", label: "Hot" },
   { value: "after-minutes", label: "After minutes" },
   { value: "loaded", label: "Under load" },
+  { value: "wet", label: "Wet, or after rain" },
   { value: "sometimes", label: "Sometimes" },
   { value: "not-known", label: "Not known" },
 ];
@@ -60,7 +61,7 @@ export function ComplaintPart({ form, shop }: PartProps) {
   const circumstance = form.watch("circumstance");
   const stops = shop.signs.filter(({ id, stop }) => stop && signs.includes(id));
   return (
-    <section aria-label="Complaint">
+    <section aria-label="Complaint" id="complaint">
       <h2 className="mb-2 font-bold text-lg">What it does</h2>
       {stops.map(({ id, label, stop }) => (
         <p key={id} role="alert" className="hatched my-2 border border-ink p-1.5">

@@ -48,6 +48,7 @@ export const UNPROVEN_WORDS: ReadonlyMap<string, string> = new Map(
     "condition-hot": "It was not run hot, as the complaint comes",
     "condition-loaded": "It was not run under load, as the complaint comes",
     "condition-after-minutes": "It was not run as long as the complaint takes to come",
+    "condition-wet": "It comes when it is wet: no run here can prove it gone",
     "condition-sometimes": "It fails only sometimes: no single run can prove it gone",
     "brake-not-timed": "A brake was worked on, and its stop is not timed since",
     temporary: "A part is fitted for a while only",

@@ -81,6 +81,9 @@ const answer = strictObject({
   kinds: yup
     .array(strictObject({ family: yup.string().required(), chance: yup.number().required() }).required())
     .required(),
+  beforeOrder: yup
+    .array(strictObject({ moveId: yup.string().required(), why: yup.string().required() }).required())
+    .required(),
   purchaseGate: strictObject({ open: yup.boolean().required(), needs: ids() }).required(),
   basis: strictObject({
     knowledgeVersion: yup.string().required(),

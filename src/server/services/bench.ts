@@ -68,6 +68,7 @@ export interface JobHit {
   readonly machine: string;
   readonly tag: string;
   readonly place: string;
+  readonly isSignedOff: boolean;
 }
 
 const MOST_HITS = 8;
@@ -78,10 +79,11 @@ export async function findJobs(words: string, { db }: ShopContext): Promise<JobH
   const wanted = folded(words).split(/\s+/).filter(Boolean).slice(0, MOST_WORDS);
   if (wanted.length === 0) return [];
   const hits = await searchFacts(db, wanted, MOST_HITS);
-  return hits.map(({ jobId, standing: { takenIn } }) => ({
+  return hits.map(({ jobId, standing: { takenIn, signedOff } }) => ({
     jobId,
     machine: takenIn?.machine ?? "",
     tag: takenIn?.tag ?? "",
     place: takenIn?.place ?? "",
+    isSignedOff: signedOff !== null,
   }));
 }

@@ -1,7 +1,7 @@
 import { type Decision, decide } from "@/core/decision/decide";
 import { decisionCase } from "@/core/decision/decision-case";
 import type { Isolation } from "@/core/isolation/isolate";
-import { isolationRequest } from "@/core/job/isolation/isolation-request";
+import { isolationRequest, kindOfMachine } from "@/core/job/isolation/isolation-request";
 import type { JobView } from "@/core/job/log/reduce";
 import { ok, type Result } from "@/core/result";
 import { isolateOffThread } from "./isolate";
@@ -23,6 +23,12 @@ export async function decisionFor(
   const isolation = await isolateOffThread(request, shopContext);
   if (!isolation.ok) return isolation;
   const { trials, suspects } = isolation.value;
-  const given = decisionCase(trials, view.prices, knowledge, parameters);
+  const given = decisionCase(
+    trials,
+    view.prices,
+    kindOfMachine(view, knowledge.archetypes),
+    knowledge,
+    parameters,
+  );
   return ok({ decision: decide(given, suspects[0], knowledge.faults), isolation: isolation.value });
 }

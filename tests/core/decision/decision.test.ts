@@ -48,7 +48,7 @@ function decided(said: readonly Said[], prices: Record<string, number> = { machi
   const found = isolated(said, {
     machine: { family: "capacitor-start", value: { minor: prices["machine"] ?? 0, currency: "EUR" } },
   } as never);
-  const kase = decisionCase(found.trials, prices, KNOWLEDGE, PARAMETERS);
+  const kase = decisionCase(found.trials, prices, { family: "capacitor-start" }, KNOWLEDGE, PARAMETERS);
   return { found, decision: decide(kase, found.suspects[0], KNOWLEDGE.faults) };
 }
 

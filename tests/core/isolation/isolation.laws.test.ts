@@ -4,10 +4,11 @@ import { courseOf, likelihood, likelihoods, modelFrom, posterior } from "@/core/
 import type { Answer } from "@/core/isolation/evidence";
 import { buildHypotheses, faultsFor, type Hypothesis } from "@/core/isolation/hypotheses";
 import { createIsolator, type Isolation } from "@/core/isolation/isolate";
-import { movesFor, pathOf, stationsOf } from "@/core/isolation/machine-model";
+import { movesFor, pathOf } from "@/core/isolation/machine-model";
 import { buildOutcomeTable } from "@/core/isolation/outcome-table";
 import { presentOf } from "@/core/isolation/present";
 import { single } from "@/core/isolation/variants";
+import { stationsOf } from "@/core/knowledge/machine-kind";
 import type { Fault, Knowledge } from "@/core/knowledge/types";
 import { KNOWLEDGE, PARAMETERS, RUNS } from "../shop-context";
 import { isolated, request, type Said } from "./model";

@@ -87,3 +87,11 @@ describe("an answer that the machine cannot have given", () => {
     expect(!found.ok && found.issues[0]?.message).toMatch(words);
   });
 });
+
+it("a motor that runs while its output stands is told of a machine that runs, never of one that stands", () => {
+  const found = isolated([["told-motor-runs-output-still", "told"]], {
+    machine: { family: "not-known" },
+  } as never);
+  const leads = found.suspects.slice(0, 4).flatMap(({ roots }) => roots);
+  expect(leads.sort()).toEqual(["belt-off", "coupling-torn", "gear-stripped", "hub-loose"]);
+});

@@ -6,7 +6,7 @@ import { CARDER, type Line, logOf, viewOf } from "./entries";
 
 const said = (moveId: string, outcomeId: string): Line => [
   "answer",
-  { moveId, outcomeId, circumstance: "cold", taken: "now" },
+  { moveId, outcomeId, circumstance: "cold", taken: "now", why: "" },
 ];
 const fitted = (...faultIds: string[]): Line => [
   "intervention",

@@ -137,7 +137,7 @@ function answered(moveId: string, outcomeId: string, taken: Taken): Action {
   const isDone = outcomeId !== "could-not";
   return act(
     "answer",
-    { moveId, outcomeId, circumstance: "cold", taken },
+    { moveId, outcomeId, circumstance: "cold", taken, why: "" },
     isDone ? move.needs : "none",
     isDone ? move.power : "off",
   );

@@ -28,7 +28,7 @@ export const FIT: Line = [
 ];
 export const answer = (moveId: string, outcomeId: string, taken: MoveAnswer["taken"] = "now"): Line => [
   "answer",
-  { moveId, outcomeId, circumstance: "cold", taken },
+  { moveId, outcomeId, circumstance: "cold", taken, why: "" },
 ];
 export const off = (sort: "cover" | "wire", what: string): Line => [
   "removed",

@@ -182,6 +182,18 @@ describe("live work is earned", () => {
       ["dead-checks"],
     ],
     [
+      "told that it shows when it is wet, after the insulation was read",
+      [...START, ...CHECKED, told({ circumstance: "wet" }), PLUGGED],
+      RUN,
+      ["dead-checks"],
+    ],
+    [
+      "told that it shows when it is wet, and read since",
+      [...START, told({ circumstance: "wet" }), ...CHECKED, PLUGGED],
+      RUN,
+      [],
+    ],
+    [
       "wires off and on again since the insulation was read",
       [
         ...START,

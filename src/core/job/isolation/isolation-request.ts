@@ -1,16 +1,20 @@
 import { machinePrice } from "../../decision/decision-case";
 import type { IsolateRequest } from "../../isolation/isolate.input";
 import type { ShopCounts } from "../../isolation/shop-counts";
+import { stationsOf } from "../../knowledge/machine-kind";
 import type { Parameters } from "../../knowledge/parameters";
-import { signMove, TOLD } from "../../knowledge/sign-move";
+import { SILENT_ANSWERS } from "../../knowledge/silent-answers";
 import type { Access, Knowledge } from "../../knowledge/types";
 import type { BenchGap } from "../../safety/bench-gaps";
 import type { BenchState } from "../../safety/bench-state";
 import type { LiveGap } from "../../safety/live-work";
 import { kindByName } from "../door/machine-kind";
-import type { Complaint } from "../log/entry";
 import type { JobAnswer, JobView } from "../log/reduce";
 import { owedChecks } from "../next-step";
+import { absentFaults, absentStations } from "./absent";
+import { isOpenAgain } from "./could-not";
+import { ownersReport } from "./owners-report";
+import { saidElsewhere } from "./said-elsewhere";
 
 /** What the request needs to know beside the job. */
 export interface RequestContext {
@@ -20,8 +24,11 @@ export interface RequestContext {
   readonly archetypes: Knowledge["archetypes"];
   readonly stations: Knowledge["stations"];
   readonly moves: Knowledge["moves"];
+  readonly faults: Knowledge["faults"];
+  readonly families: Knowledge["families"];
+  readonly repairs: Knowledge["repairs"];
   readonly parameters: Parameters;
-  readonly settings: { readonly currency: string };
+  readonly settings: { readonly currency: string; readonly kit: readonly string[] };
   readonly counts: ShopCounts | undefined;
 }
 
@@ -49,61 +56,39 @@ function openedAccess({ ledger }: JobView, opened: readonly string[], access: re
   });
 }
 
-/** Says nothing, and is not asked again. */
-const NOT_ASKED = "not-sure";
-
-const WHEN: Readonly<Record<Complaint["circumstance"], string | undefined>> = {
-  always: "always",
-  cold: "cold",
-  hot: "hot",
-  "after-minutes": "hot",
-  loaded: "loaded",
-  sometimes: "sometimes",
-  "not-known": undefined,
-};
-
-/**
- * The complaint as the owner's words: every sign by itself, none dropped for another. Questions that it settles are not
- * asked any more; a question that was asked since speaks for itself.
- */
-function ownersReport(
-  { complaint, answers }: JobView,
-  signs: Knowledge["signs"],
-): IsolateRequest["evidence"] {
-  if (!complaint) return [];
-  const ticked = signs.filter(({ id }) => complaint.signs.includes(id));
-  const when = WHEN[complaint.circumstance];
-  const said: [moveId: string, outcomeId: string][] = [
-    ...ticked.map(({ id }): [string, string] => [signMove(id), TOLD]),
-    ...[...new Set(ticked.flatMap(({ settles }) => settles ?? []))].map((id): [string, string] => [
-      id,
-      NOT_ASKED,
-    ]),
-    ...(when ? [["ask-when", when] as [string, string]] : []),
-  ];
-  const asked = new Set(answers.map(({ moveId }) => moveId));
-  return said
-    .filter(([moveId]) => !asked.has(moveId))
-    .map(([moveId, outcomeId]) => ({
-      seq: complaint.seq,
-      epoch: 0,
-      circumstance: "cold",
-      moveId,
-      outcomeId,
-    }));
+/** The family of its motor, and its kind by its name. */
+export function kindOfMachine(
+  { takenIn }: Pick<JobView, "takenIn">,
+  archetypes: Knowledge["archetypes"],
+): { readonly family: string; readonly archetype?: string } {
+  const kind = kindByName(takenIn?.machine ?? "", archetypes);
+  return { family: takenIn?.family ?? "not-known", ...(kind ? { archetype: kind.id } : {}) };
 }
 
-/** The machine as isolation takes it: its kind by its name, its stations as they were said. */
+/** The machine as isolation takes it: its stations as they were said. */
 function machineOf(job: JobView, context: RequestContext): IsolateRequest["machine"] {
-  const family = job.takenIn?.family ?? "not-known";
-  const kind = kindByName(job.takenIn?.machine ?? "", context.archetypes);
   const said = job.stations;
+  const worked = new Set(job.interventions.flatMap(({ faultIds }) => faultIds));
+  const worksAt = new Set(context.faults.flatMap(({ id, station }) => (worked.has(id) ? [station] : [])));
+  // What was worked on is there.
+  const absent = absentStations(job, context.moves).filter((id) => !worksAt.has(id));
+  const without = absentFaults(job, context).filter((id) => !worked.has(id));
+  const stations = context.stations.flatMap(({ id }) => {
+    if (absent.includes(id)) return [{ id, present: false }];
+    return said ? [{ id, present: said.includes(id) }] : [];
+  });
   return {
-    family,
-    ...(kind ? { archetype: kind.id } : {}),
-    ...(said ? { stations: context.stations.map(({ id }) => ({ id, present: said.includes(id) })) } : {}),
+    ...kindOfMachine(job, context.archetypes),
+    ...(stations.length > 0 ? { stations } : {}),
+    ...(without.length > 0 ? { without } : {}),
     value: { minor: machinePrice(job.prices, context.parameters), currency: context.settings.currency },
   };
+}
+
+/** What work may have left behind, by the line it was written down as. */
+function broughtBy(label: string, repairs: Knowledge["repairs"]) {
+  const brings = Object.entries(repairs.find(({ done }) => done === label)?.brings ?? {});
+  return brings.length === 0 ? {} : { brings: brings.map(([faultId, chance]) => ({ faultId, chance })) };
 }
 
 /** The counts as a request carries them: lists of its own. */
@@ -118,11 +103,20 @@ export function isolationRequest(
   context: RequestContext,
 ): IsolateRequest {
   const machine = machineOf(job, context);
-  // A clue to the kind of motor has done its work once the kind is settled: it is no move of that kind.
-  const isMeant = ({ moveId }: JobAnswer): boolean =>
-    context.moves.find(({ id }) => id === moveId)?.families.includes(machine.family) ?? true;
+  const present = stationsOf(machine, context);
+  const today = { kit: context.settings.kit, hasPower: withheld.guardsOn.length === 0 };
+  const isMeant = (answer: JobAnswer): boolean => {
+    const move = context.moves.find(({ id }) => id === answer.moveId);
+    // A clue to the kind of motor has done its work once the kind is settled: it is no move of that kind.
+    if (move && !move.families.includes(machine.family)) return false;
+    // What said nothing is dropped with the station it was asked of, and once its reason is gone.
+    const isSilent = SILENT_ANSWERS.has(answer.outcomeId);
+    const isAbsent = move?.stations.some((station) => !present.has(station)) ?? false;
+    return !(isSilent && isAbsent) && !isOpenAgain(answer, move, job, today);
+  };
   return {
     machine,
+    instruments: [...context.settings.kit],
     bench: {
       plug: bench.plug,
       drained: !unsettled.some((gap) => gap === "charge" || gap === "plug" || gap === "battery"),
@@ -133,6 +127,7 @@ export function isolationRequest(
     },
     evidence: [
       ...ownersReport(job, context.signs),
+      ...saidElsewhere(job).map((fact) => ({ ...fact, epoch: 0, circumstance: "cold" as const })),
       ...job.answers.filter(isMeant).map(({ seq, epoch, circumstance, moveId, outcomeId, ratio }) => ({
         seq,
         epoch,
@@ -142,10 +137,11 @@ export function isolationRequest(
         ...(ratio ? { ratio } : {}),
       })),
     ],
-    interventions: job.interventions.map(({ epoch, faultIds, success }) => ({
+    interventions: job.interventions.map(({ epoch, faultIds, success, label }) => ({
       epoch,
       faultIds: [...faultIds],
       success,
+      ...broughtBy(label, context.repairs),
     })),
     costs: {
       partPrices: Object.entries(job.prices)

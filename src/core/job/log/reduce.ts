@@ -90,6 +90,8 @@ export interface JobAnswer {
   readonly moveId: string;
   readonly outcomeId: string;
   readonly ratio?: { readonly value: number; readonly halfWidth: number } | undefined;
+  /** Why it could not be done. */
+  readonly why?: MoveAnswer["why"];
   /** Told by a dead check, not asked by isolation. */
   readonly isCheck?: true;
 }
@@ -245,8 +247,8 @@ function answersOf(
   const answers = unstruck.flatMap((entry): JobAnswer[] => {
     const base = { seq: entry.seq, epoch: epochAt(entry.seq) };
     if (entry.kind === "answer") {
-      const { moveId, outcomeId, circumstance } = entry.payload;
-      return [{ ...base, moveId, outcomeId, circumstance }];
+      const { moveId, outcomeId, circumstance, why } = entry.payload;
+      return [{ ...base, moveId, outcomeId, circumstance, ...(why === "" ? {} : { why }) }];
     }
     if (entry.kind === "intervention" && entry.payload.seen)
       return [{ ...base, ...entry.payload.seen, circumstance: "cold" }];

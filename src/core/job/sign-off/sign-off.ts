@@ -96,6 +96,9 @@ function lackOf(
       return minutes !== null && runs.some((run) => run.minutes >= minutes)
         ? undefined
         : "condition-after-minutes";
+    case "wet":
+      // Nobody wets a machine here to see it trip.
+      return "condition-wet";
     case "cold":
       return long.some(({ circumstance }) => circumstance === "cold") ? undefined : "condition-cold";
     case "hot":

@@ -6,8 +6,9 @@ const NO_ANSWER: readonly string[] = ["not-sure", "could-not"];
 const NOT_DONE = "could-not";
 
 /** A move and an answer of it that exist, or that it said nothing. */
-export const complete: Completion<"answer"> = (payload, { shopContext }) => {
-  const { moveId, outcomeId } = payload;
+export const complete: Completion<"answer"> = (draft, { shopContext }) => {
+  const payload = { ...draft, why: draft.why ?? "" };
+  const { moveId, outcomeId, why } = payload;
   const move = shopContext.knowledge.moves.find(({ id }) => id === moveId);
   if (!move) return fail(issue("payload.moveId", "unknown/move", `There is no move "${moveId}".`, moveId));
   const known = [...move.outcomes, ...NO_ANSWER];
@@ -18,6 +19,15 @@ export const complete: Completion<"answer"> = (payload, { shopContext }) => {
         "unknown/answer",
         `"${move.title}" has no answer "${outcomeId}": it has ${known.join(", ")}.`,
         outcomeId,
+      ),
+    );
+  if (outcomeId !== NOT_DONE && why !== "")
+    return fail(
+      issue(
+        "payload.why",
+        "answer/why-of-an-answer",
+        `"${why}" says why a move could not be done; this one was answered "${outcomeId}".`,
+        why,
       ),
     );
   if (outcomeId === NOT_DONE) return ok({ payload });

@@ -11,6 +11,7 @@ export const schema = strictObject({
     "hot",
     "after-minutes",
     "loaded",
+    "wet",
     "sometimes",
     "not-known",
   ]),

@@ -1,8 +1,8 @@
-import { NOT_KNOWN } from "@/core/isolation/machine-model";
 import type { InterventionDone } from "@/core/job/log/entry";
 import type { JobView } from "@/core/job/log/reduce";
 import { fitsProtectivePart, isMatched } from "@/core/job/protective-part";
 import { curedBy } from "@/core/knowledge/cured-by";
+import { NOT_KNOWN } from "@/core/knowledge/machine-kind";
 import type { Repair } from "@/core/knowledge/types";
 import { fail, issue, ok, type Result } from "@/core/result";
 import { noSuchRepair } from "@/server/services/no-such-repair";

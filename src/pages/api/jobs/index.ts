@@ -12,6 +12,7 @@ const hit = strictObject({
   machine: yup.string().defined(),
   tag: yup.string().defined(),
   place: yup.string().defined(),
+  isSignedOff: yup.boolean().required(),
 });
 
 /** Jobs found by number, tag, machine, place or owner. */
