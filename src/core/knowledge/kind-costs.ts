@@ -15,19 +15,26 @@ export function accessOn(
   return covers ? access.map((one) => ({ ...one, minutes: covers[one.id] ?? one.minutes })) : access;
 }
 
-/** Repairs with the minutes and parts of this kind of machine before those of its family of motor, and those before the table's. */
+/** Whether the family has the capacitor that the repair renews; a motor of unknown family may have any. */
+function hasItsPart({ forPart }: Repair, stores: readonly string[] | undefined): boolean {
+  return forPart === undefined || !stores || stores.includes("any") || stores.includes(forPart);
+}
+
+/** Repairs that its family has parts for, with the minutes and parts of this kind of machine before those of its family of motor, and those before the table's. */
 export function repairsOn(
   { family, archetype }: KindOfMachine,
   { repairs, families, archetypes }: Pick<Knowledge, "repairs" | "families" | "archetypes">,
 ): readonly Repair[] {
   const kind = archetypes.find(({ id }) => id === archetype);
   const usual = families.find(({ id }) => id === family);
-  return repairs.map((one) => {
-    const own = { ...usual?.repairs?.[one.id], ...kind?.repairs?.[one.id] };
-    return {
-      ...one,
-      minutes: own.minutes ?? one.minutes,
-      partMinor: own.partMinor ?? one.partMinor,
-    };
-  });
+  return repairs
+    .filter((one) => hasItsPart(one, usual?.stores))
+    .map((one) => {
+      const own = { ...usual?.repairs?.[one.id], ...kind?.repairs?.[one.id] };
+      return {
+        ...one,
+        minutes: own.minutes ?? one.minutes,
+        partMinor: own.partMinor ?? one.partMinor,
+      };
+    });
 }

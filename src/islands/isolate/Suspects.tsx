@@ -83,9 +83,9 @@ function Cure({
   knowledge,
 }: Pick<SuspectsProps, "job" | "knowledge"> & { readonly fault: Fault }) {
   const repairs = repairsOn(kindOfMachine(job, knowledge.archetypes), knowledge);
-  const rungs = [fault.fix, ...(fault.ladder ?? [])].map(({ repair }) => {
-    const minutes = repairs.find(({ id }) => id === repair)?.minutes;
-    return `${inSentence(repairLabel(knowledge, repair))}, ${minutes ?? 0} min`;
+  const rungs = [fault.fix, ...(fault.ladder ?? [])].flatMap(({ repair }) => {
+    const on = repairs.find(({ id }) => id === repair);
+    return on ? [`${inSentence(repairLabel(knowledge, repair))}, ${on.minutes} min`] : [];
   });
   return (
     <p className="text-soft">

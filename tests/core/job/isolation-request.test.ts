@@ -157,6 +157,15 @@ describe("the kind of machine", () => {
       5000, 9000, 9000,
     ]);
   });
+
+  it("is offered no capacitor that its motor has no place for", () => {
+    const capacitorsFor = (family: string) =>
+      repairsOn({ family }, KNOWLEDGE).flatMap(({ forPart }) => forPart ?? []);
+    expect(capacitorsFor("permanent-split-capacitor")).toEqual(["run"]);
+    expect(capacitorsFor("capacitor-start")).toEqual(["start"]);
+    expect(capacitorsFor("universal")).toEqual([]);
+    expect(capacitorsFor("not-known").sort()).toEqual(["run", "start"]);
+  });
 });
 
 describe("a small defect found by hand", () => {
