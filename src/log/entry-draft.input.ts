@@ -54,6 +54,8 @@ export const takeInDraftSchema = strictObject({
   by: yup.string().label("By").required().max(40),
   takenIn: takenIn.omit(["ownerId"]).noUnknown().required(),
   owner: strictObject({
+    /** An owner who was here before, as found by name. */
+    ownerId: wholeNumber("Owner").min(1).nullable().optional().default(null),
     name: yup.string().label("Owner's name").required().max(80),
     contact: text("Owner's contact", 200),
   })

@@ -40,9 +40,12 @@ describe("at the door", () => {
   it("what its kind brings needs no tick, and a recall notice stands out", () => {
     render(<NewJobScreen shop={SHOP} />);
     type("Machine", "Hedge trimmer");
+    tap(/^What else can hurt/);
     expect(screen.getByText("Blades and teeth, of its kind")).toBeTruthy();
     type("Machine", "Weaving winder");
+    tap(/^The rest of the plate/);
     type("Type or serial", "Series A 12");
+    tap(/^Tag, money, recall/);
     expect(screen.getByText(/the entry is changed/).textContent).toContain("Notice 7");
   });
 
@@ -61,15 +64,18 @@ describe("at the door", () => {
     expect(formFrom(job, "twin", "EUR")).toMatchObject({ history: "", family: "universal" });
   });
 
-  it("what is plainly seen is taken in and mended by one button", async () => {
+  it("what is plainly seen is kept with what is taken in, as a look and a decision, never as mended", async () => {
     const bodies = posted(jobOf("universal"));
     render(<NewJobScreen shop={SHOP} />);
     type("Machine", "Sewing machine");
     tap("Fault plainly seen …");
-    fireEvent.click(screen.getByLabelText("Belt off or broken"));
-    tap("Take it in: seen, fixed");
-    await vi.waitFor(() => expect(payloads(bodies, "intervention")).toHaveLength(1));
-    expect(payloads(bodies, "intervention")[0]).toEqual({ repair: "fit-belt", seen: "seen-belt" });
+    tap("Belt off or broken");
+    expect(screen.getByRole("button", { name: "Seen: belt off or broken" })).toBeTruthy();
+    tap("Take it in");
+    await vi.waitFor(() => expect(payloads(bodies, "decision")).toHaveLength(1));
+    expect(payloads(bodies, "decision")[0]).toMatchObject({ route: "part", repair: "fit-belt" });
+    expect(payloads(bodies, "answer")[0]).toMatchObject({ moveId: "belt-look", outcomeId: "off" });
+    expect(payloads(bodies, "intervention")).toEqual([]);
   });
 
   it("the tag of a machine that left unsafe cannot be missed", () => {
@@ -133,6 +139,8 @@ describe("made safe", () => {
         speed: "",
         powerIs: "not-said",
         typeCode: "",
+        duty: "",
+        enclosure: "",
         text: "HV 2,100 V",
       },
     ];

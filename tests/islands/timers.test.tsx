@@ -100,15 +100,24 @@ describe("keys", () => {
     expect(heard).toHaveLength(1);
   });
 
+  it("a letter is a unit, and no command, while a figure is expected", () => {
+    const heard: string[] = [];
+    const stops = ["u", "/"].map((key) => onKey(key, () => heard.push(key)));
+    render(<input data-figures="" aria-label="Reading" />);
+    for (const key of ["u", "/"]) fireEvent.keyDown(document.body, { key });
+    expect(heard).toEqual(["/"]);
+    for (const stop of stops) stop();
+  });
+
   it("are listed by ?, those of a job only within one", () => {
     const opened = vi.fn();
     HTMLDialogElement.prototype.showModal = opened;
     const { rerender } = render(<KeyMap />);
     fireEvent.keyDown(document.body, { key: "?" });
     expect(opened).toHaveBeenCalledOnce();
-    expect(screen.queryByText("Undo what was kept last")).toBeNull();
+    expect(screen.queryByText("Undo, while it is offered")).toBeNull();
     rerender(<KeyMap jobId={118} />);
-    expect(screen.getByText("Undo what was kept last")).toBeTruthy();
+    expect(screen.getByText("Undo, while it is offered")).toBeTruthy();
   });
 
   it("a change told to the tabs is counted here too", () => {

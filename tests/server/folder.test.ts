@@ -22,7 +22,7 @@ import { readLineText } from "@/server/db/journal-line";
 import { setDatabase } from "@/server/db/shop-database";
 import { countJobs } from "@/server/queries/jobs";
 import { entriesOf } from "@/server/repositories/entries";
-import { redactOwner } from "@/server/repositories/jobs";
+import { redactOwner } from "@/server/repositories/owners";
 import { forgetOwner } from "@/server/services/forget-owner";
 import { recordEntry } from "@/server/services/record-entry";
 import { seedDemo } from "@/server/services/seed-demo";
@@ -57,7 +57,7 @@ async function job(shop: Shop, owner: string | null = "Tansy Weavers"): Promise<
       entryId: randomUUID(),
       by: "left bench",
       takenIn: CARDER,
-      owner: owner === null ? null : { name: owner, contact: "noon" },
+      owner: owner === null ? null : { ownerId: null, name: owner, contact: "noon" },
       complaint: null,
       plate: null,
       pictures: [],

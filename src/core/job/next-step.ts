@@ -19,6 +19,8 @@ export type Band = "now" | "waiting" | "due" | "gone";
 export interface NextStep extends Said {
   readonly band: Band;
   readonly stage: Stage;
+  /** The part of that screen it is done in, by its anchor. */
+  readonly at?: string;
   /** Instant a timer ends, or calendar day a check falls due. */
   readonly until?: string;
 }
@@ -136,35 +138,40 @@ function afterReading(
   return step(stage, `now/after-${finding.verdict}`, { name, to: stage });
 }
 
-function step(stage: Stage, code: string, params: Said["params"] = {}): NextStep {
-  return { band: "now", stage, code, params };
+function step(stage: Stage, code: string, params: Said["params"] = {}, at?: string): NextStep {
+  return { band: "now", stage, code, params, ...(at === undefined ? {} : { at }) };
 }
 
 /** What is left to do once the route is decided or something was repaired: fit, put back, test, run, sign off. */
 function repairStep(view: Standing, context: StepContext): NextStep | undefined {
   const { decision, interventions } = view;
   if (!decision && interventions.length === 0) return undefined;
-  if (decision?.route === "replace") return step("sign-off", "now/replace");
-  if (decision && !isRepairDone(view)) return step("put-back", "now/fit", { label: decision.label });
+  if (decision?.route === "replace") return step("sign-off", "now/replace", {}, "word");
+  if (decision && !isRepairDone(view))
+    return step("put-back", "now/fit", { label: decision.label }, "repair");
   const left = stillOff(view).length + view.bench.opened.length;
-  if (left > 0) return step("put-back", "now/put-back", { left });
+  if (left > 0) return step("put-back", "now/put-back", { left }, "off");
   const { unproven } = signOffWord(view, context);
-  if (unproven.some((code) => code.startsWith("final-"))) return step("sign-off", "now/final-tests");
+  if (unproven.some((code) => code.startsWith("final-")))
+    return step("sign-off", "now/final-tests", {}, "tests");
   if (unproven.includes("run-failed")) return step("isolate", "now/run-failed");
-  if (unproven.includes("no-run")) return step("sign-off", "now/run");
-  return step("sign-off", "now/sign-off");
+  if (unproven.includes("no-run")) return step("sign-off", "now/run", {}, "run");
+  return step("sign-off", "now/sign-off", {}, "word");
 }
 
 function doable(view: Standing, context: StepContext): NextStep {
-  if (!view.complaint) return step("take-in", "now/complaint");
-  const failed = failedChecks(view)[0];
+  if (!view.complaint) return step("take-in", "now/complaint", {}, "complaint");
+  const isUnderWay = view.interventions.length > 0 || view.decision !== null;
+  const failed = isUnderWay ? undefined : failedChecks(view)[0];
   if (failed !== undefined)
-    return step("make-safe", "now/failed-check", {
+    return step("isolate", "now/failed-check", {
       check: context.deadChecks.find(({ id }) => id === failed)?.label ?? failed,
     });
   const owed = owedChecks(view, context);
-  if (owed.length > 0 && view.interventions.length === 0)
-    return step("make-safe", "now/dead-checks", { left: owed.length });
+  const isBegun = view.readings.length > 0 || view.answers.some(({ isCheck }) => !isCheck);
+  // Once the search has begun with the plug out they wait for the power that asks for them.
+  if (owed.length > 0 && !isUnderWay && !isBegun)
+    return step("make-safe", "now/dead-checks", { left: owed.length }, "checks");
   if (view.takenIn?.family === "not-known") return step("isolate", "now/family");
   const repair = repairStep(view, context);
   if (repair) return repair;
@@ -172,7 +179,7 @@ function doable(view: Standing, context: StepContext): NextStep {
   if (open) return afterReading(open, view, context);
   const toRead = unread(view, context);
   if (!toRead && view.readings.length > 0) return step("isolate", "now/measured");
-  if (!toRead || view.answers.some(({ isCheck }) => !isCheck)) return step("isolate", "now/isolate");
+  if (!toRead || isBegun) return step("isolate", "now/isolate");
   const gaps = gapsFor(
     asSeen(view.bench, context.isPlugFresh),
     "hands-inside",

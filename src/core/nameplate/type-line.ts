@@ -1,7 +1,7 @@
 import { normaliseSigns } from "../quantity/parse-reading";
 
 /** A field of a nameplate as it is kept: text, as it stands there. */
-export type PlateField = "volts" | "hertz" | "amps" | "power" | "speed";
+export type PlateField = "volts" | "hertz" | "amps" | "power" | "speed" | "duty" | "enclosure";
 
 /** One piece of the plate and what it was understood to mean. */
 export interface PlatePiece {
@@ -105,20 +105,28 @@ const RULES: readonly Rule[] = [
     (match) => `${match[1]} turns a minute`,
   ),
   rule(
-    String.raw`(?:(?:protection\s*)?class\s*(i{1,3})(?!\w)|double\s+insulated)`,
+    String.raw`(IP\s?[\dX][\dX])(?!\w)`,
+    (match) => ({ fields: { enclosure: match[1] ?? "" } }),
+    (match) => `enclosure ${match[1]}: against touch and water`,
+  ),
+  rule(
+    String.raw`((?:S[1-9]|KB)(?:\s*\d+(?:\s*/\s*\d+)?\s*(?:min|%))*)(?!\w)`,
+    (match) => ({ fields: { duty: match[1] ?? "" } }),
+    (match) => `duty ${match[1]}: how long it may run`,
+  ),
+  // The square in the square of a plate is typed as two strokes; alone they are the class.
+  rule(
+    String.raw`(?:(?:protection\s*)?class\s*(i{1,3})(?!\w)|(i{1,3})(?![\w.])|double\s+insulated)`,
     (match) => {
-      const strokes = (match[1] ?? "ii").length;
+      const strokes = (match[1] ?? match[2] ?? "ii").length;
       return { protectionClass: strokes === 1 ? "class-1" : strokes === 2 ? "class-2" : "class-3" };
     },
-    (match) => `protection class ${(match[1] ?? "II").toUpperCase()}`,
+    (match) => `protection class ${(match[1] ?? match[2] ?? "II").toUpperCase()}`,
   ),
 ];
 
 /** Marks that say something but fill no field here. */
 const KNOWN_WORDS: readonly { readonly pattern: RegExp; readonly meaning: string }[] = [
-  { pattern: /(?<!\w)IP\s?(\d\d)(?!\w)/i, meaning: "enclosure against touch and water" },
-  { pattern: /(?<!\w)S[1-9](?:\s+\d+\s*min)?(?!\w)/, meaning: "duty: how long it may run" },
-  { pattern: /(?<!\w)KB\s*\d+\s*min/i, meaning: "duty: short runs only" },
   { pattern: /(?<!\w)(?:cos\s*[φ\w]*\s*)0[.,]\d+/i, meaning: "power factor" },
   {
     pattern: /(?<!\w)(?:ins(?:ulation)?\.?\s*(?:cl(?:ass)?\.?)?\s*|th\.?\s*cl\.?\s*)[ABEFH](?!\w)/i,

@@ -9,6 +9,7 @@ import type { Shop } from "@/core/shop/shop";
 import type { IsolationWorker } from "@/workers/isolation.worker";
 import type { JobScreen } from "../frame/use-job-screen";
 import { request } from "../state/api";
+import { $found, foundOf } from "../state/found";
 
 export type IsolationState =
   | { readonly kind: "working" }
@@ -96,5 +97,10 @@ export function useIsolation(screen: JobScreen, shop: Shop): ShownIsolation {
       isCurrent = false;
     };
   }, [ready, asked]);
+  const isolation = state.kind === "ready" && state.asked === asked ? state.isolation : undefined;
+  useEffect(() => {
+    $found.set(isolation ? foundOf(screen.job.jobId, isolation) : undefined);
+    return () => $found.set(undefined);
+  }, [isolation, screen.job.jobId]);
   return state.kind === "ready" ? { ...state, isSettled: state.isRefined && state.asked === asked } : state;
 }

@@ -8,14 +8,23 @@ interface ChoicesProps<T extends string> {
   readonly name: string;
   readonly choices: readonly Choice<T>[];
   readonly value: T | undefined;
+  /** What stands above says it already. */
+  readonly isLegendHidden?: boolean;
   onChoose(value: T): void;
 }
 
 /** One of a few, as chips that a thumb can hit; arrow keys move between them. */
-export function Choices<T extends string>({ legend, name, choices, value, onChoose }: ChoicesProps<T>) {
+export function Choices<T extends string>({
+  legend,
+  name,
+  choices,
+  value,
+  isLegendHidden = false,
+  onChoose,
+}: ChoicesProps<T>) {
   return (
     <fieldset>
-      <legend className="label-line">{legend}</legend>
+      <legend className={isLegendHidden ? "sr-only" : "label-line"}>{legend}</legend>
       <div className="flex flex-wrap gap-2">
         {choices.map((choice) => (
           <label className="chip" key={choice.value}>

@@ -1,5 +1,6 @@
 import { QUANTITIES, type QuantityId } from "@/core/quantity/reading";
 import { TouchKeypad, useTouch } from "./Keypad";
+import { keepAndMoveOn } from "./move-on";
 import type { ReadingFieldModel } from "./use-reading-field";
 
 interface ReadingFieldProps {
@@ -12,7 +13,7 @@ interface ReadingFieldProps {
   /** `large` for the reading that a screen is about. */
   readonly size?: "large" | "small";
   readonly id: string;
-  onKeep(): void;
+  onKeep(): unknown;
   /** False where the screen puts the keypad elsewhere. */
   readonly hasKeypad?: boolean;
 }
@@ -42,6 +43,7 @@ export function ReadingField({
       >
         <input
           id={id}
+          data-figures=""
           data-testid={testId}
           className={`num w-full min-w-0 bg-transparent font-semibold focus:outline-none ${isLarge ? "text-4xl" : "text-2xl"}`}
           value={model.text}
@@ -55,7 +57,7 @@ export function ReadingField({
           onKeyDown={(event) => {
             if (event.key !== "Enter") return;
             event.preventDefault();
-            onKeep();
+            void keepAndMoveOn(event.currentTarget, onKeep);
           }}
         />
         <span className="text-soft text-xl">

@@ -5,20 +5,22 @@ import { BenchBadge } from "./BenchBadge";
 import { JobLedger } from "./JobLedger";
 import { JobShaft } from "./JobShaft";
 import { Lapsed } from "./Lapsed";
+import { NextBar } from "./NextBar";
 import { StopBar } from "./StopBar";
 import { TopBar } from "./TopBar";
-import { Undo } from "./Undo";
 import type { JobScreen } from "./use-job-screen";
 
 interface JobFrameProps {
   readonly screen: JobScreen;
   readonly shop: Shop;
   readonly stage: Stage;
+  /** The screen has a form of its own to keep, whose foot holds the next step as well. */
+  readonly hasOwnFoot?: boolean;
   readonly children: ReactNode;
 }
 
-/** What stands around every job screen: the top bar with the bench state, the job's shaft, the ledger. */
-export function JobFrame({ screen, shop, stage, children }: JobFrameProps) {
+/** What stands around every job screen: the top bar with the bench state, the job's shaft, the ledger, the next step. */
+export function JobFrame({ screen, shop, stage, hasOwnFoot = false, children }: JobFrameProps) {
   const { job, summary, collars } = screen;
   const plate = job.plate;
   const facts = [
@@ -41,12 +43,12 @@ export function JobFrame({ screen, shop, stage, children }: JobFrameProps) {
       />
       <div className="flex flex-1 flex-col md:flex-row">
         <JobShaft jobId={job.jobId} now={stage} collars={collars} />
-        <main className="min-w-0 flex-1 px-4 py-4 md:px-6">
+        <main className="flex min-w-0 flex-1 flex-col px-4 pt-4 md:px-6">
           <Lapsed screen={screen} shop={shop} stage={stage} />
           <StopBar screen={screen} />
           {children}
           <JobLedger job={job} shop={shop} stage={stage} />
-          <Undo job={job} shop={shop} stage={stage} />
+          {hasOwnFoot ? null : <NextBar screen={screen} shop={shop} stage={stage} />}
         </main>
       </div>
     </div>

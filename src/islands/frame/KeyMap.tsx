@@ -1,16 +1,14 @@
 import { useEffect, useRef } from "react";
-import { STAGE_LABELS, STAGES } from "@/core/job/stages";
 import { onKey } from "./keys";
 
 const EVERYWHERE: readonly (readonly [string, string])[] = [
   ["/", "Type what the part says"],
   ["?", "This list"],
-  ["b", "To the Bench"],
   ["Enter", "Keeps what is typed"],
 ];
 const IN_A_JOB: readonly (readonly [string, string])[] = [
-  ["1 to 8", STAGES.map((stage) => STAGE_LABELS[stage]).join(", ")],
-  ["u", "Undo what was kept last"],
+  ["g", "Go on: the next step at the foot of the screen"],
+  ["u", "Undo, while it is offered"],
   ["n", "A note"],
   ["Space, arrows", "On a handle: move a line up or down"],
   ["arrows", "On a picture: move the pin"],
@@ -31,19 +29,11 @@ function Rows({ rows }: { readonly rows: readonly (readonly [string, string])[] 
 export function KeyMap({ jobId }: { readonly jobId?: number | undefined }) {
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => {
-    const stops = [
-      onKey("?", () => dialog.current?.showModal()),
-      onKey("b", () => window.location.assign("/")),
-      ...(jobId === undefined
-        ? []
-        : STAGES.map((stage, index) =>
-            onKey(String(index + 1), () => window.location.assign(`/jobs/${jobId}/${stage}`)),
-          )),
-    ];
+    const stops = [onKey("?", () => dialog.current?.showModal())];
     return () => {
       for (const stop of stops) stop();
     };
-  }, [jobId]);
+  }, []);
   return (
     <dialog
       ref={dialog}
@@ -54,6 +44,9 @@ export function KeyMap({ jobId }: { readonly jobId?: number | undefined }) {
       <dl className="grid grid-cols-[max-content_minmax(0,1fr)] gap-x-5 gap-y-2">
         <Rows rows={jobId === undefined ? EVERYWHERE : [...EVERYWHERE, ...IN_A_JOB]} />
       </dl>
+      {jobId === undefined ? null : (
+        <p className="mt-3 text-soft">Letters do nothing while a screen asks for a figure.</p>
+      )}
       <form method="dialog" className="mt-4">
         <button type="submit" className="btn btn-primary">
           Close

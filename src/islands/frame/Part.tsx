@@ -1,8 +1,11 @@
-import { type ReactNode, useState } from "react";
+import type { ReactNode } from "react";
+import { useAnchored } from "./anchor";
 import { VerdictMark } from "./VerdictMark";
 
 interface PartProps {
   readonly title: string;
+  /** Its anchor in the page's address. */
+  readonly at?: string;
   readonly isNow: boolean;
   readonly isDone: boolean;
   readonly done: string;
@@ -12,11 +15,15 @@ interface PartProps {
 }
 
 /** One part of a screen: large while it is the thing to do, one line once it is done. */
-export function Part({ title, isNow, isDone, done, mark = "passed", children }: PartProps) {
-  const [isOpen, setIsOpen] = useState(false);
+export function Part({ title, at, isNow, isDone, done, mark = "passed", children }: PartProps) {
+  const { ref, isOpen, setIsOpen } = useAnchored(at);
   const isShown = isNow || isOpen;
   return (
-    <section aria-label={title} className={isNow ? "move mb-3 px-5 py-4" : "sheet mb-3 px-5 py-1"}>
+    <section
+      ref={ref}
+      aria-label={title}
+      className={`scroll-mt-4 ${isNow ? "move mb-3 px-5 py-4" : "sheet mb-3 px-5 py-1"}`}
+    >
       <div className="flex min-h-11 flex-wrap items-center gap-3">
         <VerdictMark shape={isDone ? mark : "not-known"} />
         <h2

@@ -16,7 +16,7 @@ interface UndoProps {
   readonly stage: Stage;
 }
 
-/** What was just kept, for eight seconds, with one tap or the key u to take it back. */
+/** What was just kept, for eight seconds, with one tap to take it back, or the key u meanwhile. */
 export function Undo({ job, shop, stage }: UndoProps) {
   const kept = useStore($lastKept);
   const say = useLineWords(job, shop);
@@ -29,22 +29,28 @@ export function Undo({ job, shop, stage }: UndoProps) {
     const timer = setTimeout(() => setIsShown(false), STAYS_MS);
     return () => clearTimeout(timer);
   }, [kept]);
-  useEffect(() => onKey("u", () => void undoLast(job.jobId, stage).then(setProblem)), [job.jobId, stage]);
   const line = job.ledger.find(({ seq, isStruck }) => seq === kept?.seq && !isStruck);
-  if (!isShown || !kept || kept.jobId !== job.jobId || !line) return null;
+  const isOffered = isShown && kept?.jobId === job.jobId && line !== undefined;
+  useEffect(
+    () => (isOffered ? onKey("u", () => void undoLast(job.jobId, stage).then(setProblem)) : undefined),
+    [isOffered, job.jobId, stage],
+  );
+  if (!isOffered) return null;
   return (
-    <div
-      role="status"
-      className="no-print fixed right-3 bottom-3 z-20 flex max-w-[min(92vw,440px)] items-center gap-3 border-2 border-ink bg-sheet px-4 py-2"
-      data-testid="undo"
-    >
-      <span className="min-w-0 flex-1 truncate">{problem ?? say(line)}</span>
+    <div role="status" className="flex min-w-0 flex-1 basis-56 items-center gap-3" data-testid="undo">
+      <span className="min-w-0 flex-1 truncate">
+        {problem ?? (
+          <>
+            <span className="text-soft">Kept:</span> {say(line)}
+          </>
+        )}
+      </span>
       <button
         type="button"
         className="btn btn-outline"
         onClick={() => void undoLast(job.jobId, stage).then(setProblem)}
       >
-        Undo <kbd className="key">u</kbd>
+        Undo <kbd className="key key-hint">u</kbd>
       </button>
     </div>
   );

@@ -22,6 +22,7 @@ import { NextMove } from "./NextMove";
 import { FoldedPath, PowerPath } from "./PowerPath";
 import { Standpoints } from "./Standpoints";
 import { StopCall, Suspects } from "./Suspects";
+import { useOwnMove } from "./use-own-move";
 import { WhileOpen } from "./WhileOpen";
 
 interface ReadyProps {
@@ -167,7 +168,7 @@ function openMoves(
 
 function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
   const [station, setStation] = useState<string | undefined>(undefined);
-  const [own, setOwn] = useState<string | undefined>(undefined);
+  const { own, open, card } = useOwnMove();
   const near = new Set(
     knowledge.faults
       .filter((fault) => fault.station === station)
@@ -199,13 +200,13 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
       />
       <FoldedPath shares={isolation.stations} stations={knowledge.stations} />
       <div className="mt-2 grid gap-x-7 gap-y-4 lg:grid-cols-[minmax(0,1fr)_330px]">
-        <div className="min-w-0" aria-busy={!isSettled} data-testid="moves">
+        <div ref={card} className="min-w-0 scroll-mt-4" aria-busy={!isSettled} data-testid="moves">
           <Conflict
             conflict={isolation.conflicts[0]}
             job={screen.job}
             knowledge={knowledge}
             shop={shop}
-            onAsk={setOwn}
+            onAsk={open}
           />
           <MadeGood screen={screen} knowledge={knowledge} parameters={shop.parameters} />
           {move ? (
@@ -225,7 +226,7 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
             <section className="move px-5 py-5">
               <h1 className="font-bold text-[30px] leading-tight">No move left is worth its price</h1>
               <StopCall isolation={isolation} knowledge={knowledge} shop={shop} />
-              <BeforeOrder isolation={isolation} knowledge={knowledge} onAsk={setOwn} />
+              <BeforeOrder isolation={isolation} knowledge={knowledge} onAsk={open} />
               <p className="mt-3 flex flex-wrap gap-3">
                 <a className="btn btn-primary btn-loud" href={`/jobs/${screen.job.jobId}/decide`}>
                   Decide what to do
@@ -234,9 +235,9 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
             </section>
           )}
           {move ? (
-            <WhileOpen chosen={move} moves={isolation.moves} knowledge={knowledge} onChoose={setOwn} />
+            <WhileOpen chosen={move} moves={isolation.moves} knowledge={knowledge} onChoose={open} />
           ) : null}
-          <Alternatives moves={others} rest={rest} knowledge={knowledge} shop={shop} onChoose={setOwn} />
+          <Alternatives moves={others} rest={rest} knowledge={knowledge} shop={shop} onChoose={open} />
           <BuiltFrom job={screen.job} stations={knowledge.stations} present={stations} />
           <Standpoints history={isolation.history} job={screen.job} knowledge={knowledge} shop={shop} />
         </div>
@@ -252,7 +253,7 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
           {move ? (
             <>
               <StopCall isolation={isolation} knowledge={knowledge} shop={shop} />
-              <BeforeOrder isolation={isolation} knowledge={knowledge} onAsk={setOwn} />
+              <BeforeOrder isolation={isolation} knowledge={knowledge} onAsk={open} />
             </>
           ) : null}
           <MindChangers isolation={isolation} knowledge={knowledge} />

@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useRef, useState } from "react";
 import type { RatedMove } from "@/core/isolation/rated-move";
 import type { Circumstance } from "@/core/knowledge/circumstances";
 import type { Knowledge } from "@/core/knowledge/types";
@@ -13,6 +13,9 @@ import { gapsOf, MakeReady, WayThere } from "./MakeReady";
 import type { MoveProps } from "./move-props";
 import { SaysNothing } from "./SaysNothing";
 import { ToolReading } from "./ToolReading";
+
+/** For so long after a card came up a tap on it may have been meant for the one before. */
+const JUST_CHANGED_MS = 600;
 
 // Never "wet": power is not put on a wet machine to see what it does.
 const CIRCUMSTANCES: readonly { readonly value: Circumstance; readonly label: string }[] = [
@@ -62,7 +65,7 @@ function Facts({ move, rated, screen }: Pick<MoveProps, "move" | "rated" | "scre
 }
 
 interface AnswersProps extends MoveProps {
-  onKeep(outcomeId: string): void;
+  onKeep(outcomeId: string, isTap: boolean): void;
   readonly isBusy: boolean;
 }
 
@@ -76,7 +79,7 @@ function Answers({ move, rated, knowledge, onKeep, isBusy }: AnswersProps) {
             key={outcomeId}
             type="button"
             disabled={isBusy}
-            onClick={() => onKeep(outcomeId)}
+            onClick={(event) => onKeep(outcomeId, event.detail > 0)}
             className="min-h-14 rounded-[3px] border-2 border-teal bg-paper px-4 py-2 text-left"
           >
             <span className="block font-semibold text-lg leading-tight">
@@ -99,7 +102,15 @@ function AnswerPart(props: MoveProps) {
   const { post, problem, isBusy } = usePost(screen.job.jobId);
   const [circumstance, setCircumstance] = useState<Circumstance>("cold");
   const isReady = screen.gaps(move.needs).length === 0 && screen.liveGaps(move.power).length === 0;
-  const keep = (outcomeId: string): void => {
+  const shownAt = useRef(Date.now());
+  const [asked, setAsked] = useState<string | undefined>(undefined);
+  const keep = (outcomeId: string, isTap = false): void => {
+    // A finger on its way to the card before this one: asked, not kept.
+    if (isTap && Date.now() - shownAt.current < JUST_CHANGED_MS) {
+      setAsked(outcomeId);
+      return;
+    }
+    setAsked(undefined);
     void post({
       kind: "answer",
       stage: "isolate",
@@ -126,6 +137,17 @@ function AnswerPart(props: MoveProps) {
             onChoose={setCircumstance}
           />
         </div>
+      )}
+      {asked === undefined ? null : (
+        <p role="alert" className="mb-2 flex flex-wrap items-center gap-3 font-semibold text-brass">
+          The card has just changed. Is it “{move.answers[asked] ?? asked}” for “{inSentence(move.title)}”?
+          <button type="button" className="btn btn-outline" onClick={() => keep(asked)}>
+            Yes, keep it
+          </button>
+          <button type="button" className="btn btn-outline" onClick={() => setAsked(undefined)}>
+            No
+          </button>
+        </p>
       )}
       <Answers {...props} isBusy={isBusy} onKeep={keep} />
       <Problem text={problem} />

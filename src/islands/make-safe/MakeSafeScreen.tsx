@@ -66,6 +66,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
       {step === undefined ? <Ready screen={screen} /> : null}
       <Part
         title={plugTitle(job)}
+        at="plug"
         isNow={step === "plug"}
         isDone={isPlugOut}
         done={benchWords(screen.summary).words}
@@ -74,6 +75,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
       </Part>
       <Part
         title="Dead checks before first power"
+        at="checks"
         isNow={step === "checks"}
         isDone={owedNow.length === 0}
         done="all passed"
@@ -88,6 +90,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
       </Part>
       <Part
         title="What else can hurt"
+        at="hazards"
         isNow={step === "hazards"}
         isDone={tickable.length > 0 && openHazards.length === 0}
         done="all seen to"
@@ -97,6 +100,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
       </Part>
       <Part
         title="Is anything charged?"
+        at="charge"
         isNow={step === "charge"}
         isDone={isPlugOut && isDrained}
         done={benchWords(screen.summary).words}

@@ -4,6 +4,7 @@ import type { JobView } from "@/core/job/log/reduce";
 import type { ToPutBack } from "@/core/job/reassembly/put-back";
 import { isProtective, type OffLine as Off } from "@/core/job/reassembly/reassembly";
 import { Problem } from "../fields/Problem";
+import { useAnchored } from "../frame/anchor";
 import { usePost } from "../state/use-post";
 import { offWords } from "../words/put-back";
 
@@ -129,6 +130,7 @@ function Details({ off, access }: { readonly off: Off | undefined; readonly acce
 export function OffLine({ job, one, isNow, carries, handle, onPin }: LineProps) {
   const { post, problem, isBusy } = usePost(job.jobId);
   const [form, setForm] = useState<Form | undefined>(undefined);
+  const { ref } = useAnchored<HTMLDivElement>(isNow ? "off" : undefined);
   const off = job.removed.find(({ seq }) => seq === one.line);
   const what = one.access ?? (off ? offWords(off) : "");
   const refit = async (how: "back" | "replaced" | "left-out", said: object = {}): Promise<void> => {
@@ -151,6 +153,7 @@ export function OffLine({ job, one, isNow, carries, handle, onPin }: LineProps) 
   const isFew = off !== undefined && off.left > 1;
   return (
     <div
+      ref={ref}
       className={isNow ? "move my-2 px-4 py-3" : "border-rule border-t py-2"}
       data-testid={`off-${one.seq}`}
     >

@@ -65,10 +65,7 @@ function carriesOf(job: JobView, repairs: readonly Repair[]): readonly string[] 
 function LeftBar({ job, total }: { readonly job: JobView; readonly total: number }) {
   const next = job.removed.findLast(({ refit }) => refit === null);
   return (
-    <p
-      className="sticky bottom-0 z-10 mt-3 border-ink border-t-2 bg-paper py-3 font-semibold text-lg"
-      data-testid="left-bar"
-    >
+    <p className="mt-3 border-ink border-t-2 py-3 font-semibold text-lg" data-testid="left-bar">
       {leftWords(job, total)}
       {next ? <span className="ml-3 font-normal text-soft">last off: {offWords(next)}</span> : null}
     </p>

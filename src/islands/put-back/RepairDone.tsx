@@ -3,6 +3,7 @@ import { fitsProtectivePart, isMatched } from "@/core/job/protective-part";
 import { isRepairDone } from "@/core/job/reassembly/put-back";
 import type { Repair } from "@/core/knowledge/types";
 import { Problem } from "../fields/Problem";
+import { useAnchored } from "../frame/anchor";
 import { BenchGate } from "../frame/BenchGate";
 import type { JobScreen } from "../frame/use-job-screen";
 import { usePost } from "../state/use-post";
@@ -87,6 +88,7 @@ export function RepairDone({ screen, repairs }: DoneProps) {
   const [pending, setPending] = useState<readonly string[]>([]);
   const [isOther, setIsOther] = useState(false);
   const { decision, interventions } = job;
+  const { ref } = useAnchored("repair");
   const isDone = isRepairDone(job);
   const [saidPart, setSaidPart] = useState<PartSaid>(undefined);
   const keep = async (ids: readonly string[], said: PartSaid): Promise<void> => {
@@ -108,7 +110,7 @@ export function RepairDone({ screen, repairs }: DoneProps) {
   const wanted = decision && !isDone ? decision.repairs : [];
   const part = job.parts.at(-1);
   return (
-    <section aria-label="The repair" className={wanted.length > 0 ? "move px-5 py-4" : "py-1"}>
+    <section ref={ref} aria-label="The repair" className={wanted.length > 0 ? "move px-5 py-4" : "py-1"}>
       {wanted.length > 0 ? (
         <>
           <p className="font-semibold text-soft">The repair</p>

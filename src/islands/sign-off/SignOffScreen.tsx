@@ -238,6 +238,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
       {left > 0 ? <StillOff job={job} left={left} /> : null}
       <Part
         title="Final tests of its class"
+        at="tests"
         isNow={step === "tests"}
         isDone={isTested}
         done={isFailed ? "taken: failed" : "taken and passed"}
@@ -261,6 +262,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
       </Part>
       <Part
         title="Run it as the complaint comes"
+        at="run"
         isNow={step === "run"}
         isDone={run !== undefined}
         done={run ? `${RUN_WORDS[run.circumstance]}, ${run.minutes} min: ${RUN_RESULT[run.result]}` : ""}
@@ -279,6 +281,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
       </Part>
       <Part
         title="To look at again"
+        at="again"
         isNow={isDue || step === "again"}
         isDone={open.length > 0}
         done={open[0] ? promiseWords(open[0]) : ""}
@@ -288,6 +291,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
       </Part>
       <Part
         title="What may be said of it"
+        at="word"
         isNow={step === "word"}
         isDone={job.signedOff !== null}
         done="signed"

@@ -3,7 +3,6 @@ import { kindByName } from "@/core/job/door/machine-kind";
 import { recallsFor } from "@/core/job/door/recall";
 import type { Shop } from "@/core/shop/shop";
 import { Choices } from "../fields/Choices";
-import { Field } from "../fields/Field";
 import type { TakeInForm as Form } from "./form";
 import { Text } from "./Text";
 
@@ -23,7 +22,7 @@ export function HazardPart({ form, shop }: DoorProps) {
   const known = kindByName(form.watch("machine"), shop.archetypes)?.hazards ?? [];
   return (
     <fieldset>
-      <legend className="label-line">What else can hurt</legend>
+      <legend className="sr-only">What else can hurt</legend>
       <div className="flex flex-wrap gap-2">
         {shop.hazards
           .filter(({ asked }) => asked)
@@ -62,7 +61,7 @@ function Recall({ form, shop }: DoorProps) {
         name="recall"
         choices={RECALL}
         value={form.watch("recall")}
-        onChoose={(value) => form.setValue("recall", value)}
+        onChoose={(value) => form.setValue("recall", value, { shouldDirty: true })}
       />
       {form.watch("recall") === "not-looked" ? null : (
         <Text form={form} name="recallWhere" label="Where it was looked up" className="mt-2" />
@@ -71,32 +70,21 @@ function Recall({ form, shop }: DoorProps) {
   );
 }
 
-/** Money said at the door, its history, and whether it was called back. */
-export function DoorPart({ form, shop }: DoorProps) {
+/** Money said at the door, and whether it was called back. */
+export function MoneyPart({ form, shop }: DoorProps) {
   const { currency } = shop.settings;
   return (
-    <details className="sheet px-4 py-1" open={form.watch("fee") !== "" || form.watch("history") !== ""}>
-      <summary className="min-h-11 cursor-pointer py-2 font-semibold text-lg">
-        History, fee and deposit, recall
-      </summary>
-      <div className="grid gap-3 pb-3">
-        <Field
-          label="Who has been inside before, what was tried"
-          error={form.formState.errors.history?.message}
-        >
-          {(ids) => <textarea {...ids} className="textarea" rows={2} {...form.register("history")} />}
-        </Field>
-        <Text form={form} name="earlierParts" label="Parts changed before" />
-        <div className="grid gap-3 sm:grid-cols-2">
-          <Text form={form} name="fee" label={`Fee for looking, ${currency}`} isNumber />
-          <Text form={form} name="deposit" label={`Deposit for parts, ${currency}`} isNumber />
-        </div>
-        <label className="chip w-fit">
-          <input type="checkbox" className="sr-only" {...form.register("feeCounts")} />
-          The fee is set off against the repair
-        </label>
-        <Recall form={form} shop={shop} />
+    <div className="grid gap-3 pt-3">
+      <div className="grid gap-3 sm:grid-cols-3">
+        <Text form={form} name="ceiling" label={`Ring the owner above, ${currency}`} isNumber />
+        <Text form={form} name="fee" label={`Fee for looking, ${currency}`} isNumber />
+        <Text form={form} name="deposit" label={`Deposit for parts, ${currency}`} isNumber />
       </div>
-    </details>
+      <label className="chip w-fit">
+        <input type="checkbox" className="sr-only" {...form.register("feeCounts")} />
+        The fee is set off against the repair
+      </label>
+      <Recall form={form} shop={shop} />
+    </div>
   );
 }

@@ -1,36 +1,25 @@
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import type { UseFormReturn } from "react-hook-form";
+import type { SignedOff } from "@/core/job/log/entry";
 import type { JobView } from "@/core/job/log/reduce";
+import { formatDay } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { request } from "../state/api";
+import { inSentence } from "../words/in-sentence";
+import { SIGN_OFF_WORDS } from "../words/runs";
 import { type TakeInForm as Form, formFrom } from "./form";
+import { useFound } from "./use-found";
 
 interface Hit {
   readonly jobId: number;
   readonly machine: string;
   readonly tag: string;
   readonly place: string;
+  readonly ownerName: string;
+  readonly touchedAt: string;
+  readonly decided: string;
+  readonly word: SignedOff["word"] | null;
   readonly isSignedOff: boolean;
-}
-
-const WAIT_MS = 250;
-const LEAST_LETTERS = 3;
-const MOST_HITS = 3;
-
-function useEarlier(name: string): readonly Hit[] {
-  const [hits, setHits] = useState<readonly Hit[]>([]);
-  useEffect(() => {
-    if (name.trim().length < LEAST_LETTERS) return setHits([]);
-    const timer = setTimeout(async () => {
-      const answer = await request<{ jobs: Hit[] }>(
-        "GET",
-        `/api/jobs?find=${encodeURIComponent(name.trim())}`,
-      );
-      setHits(answer.ok ? answer.value.jobs.slice(0, MOST_HITS) : []);
-    }, WAIT_MS);
-    return () => clearTimeout(timer);
-  }, [name]);
-  return hits;
 }
 
 interface EarlierProps {
@@ -41,15 +30,19 @@ interface EarlierProps {
 /** Machines of this name that were here before: the new job begins from one of them, or from its twin. */
 export function Earlier({ form, shop }: EarlierProps) {
   const from = form.watch("from");
-  const hits = useEarlier(form.watch("machine"));
+  const hits = useFound<Hit>(form.watch("machine"), "/api/jobs", "jobs");
   const [problem, setProblem] = useState<string | undefined>(undefined);
-  const begin = async (jobId: number, as: "same" | "twin"): Promise<void> => {
+  const begin = async ({ jobId, ownerName }: Hit, as: "same" | "twin"): Promise<void> => {
     const answer = await request<JobView>("GET", `/api/jobs/${jobId}`);
     if (!answer.ok) return setProblem(answer.issues.map(({ message }) => message).join(" "));
-    const { pictures, signs, words, circumstance, afterMinutes, ownerName, ownerContact } = form.getValues();
+    const { pictures, signs, words, circumstance, afterMinutes, seen, ...typed } = form.getValues();
+    const theirs = as === "same" && typed.ownerName.trim() === "";
     form.reset({
       ...formFrom(answer.value, as, shop.settings.currency),
-      ...{ pictures, signs, words, circumstance, afterMinutes, ownerName, ownerContact },
+      ...{ pictures, signs, words, circumstance, afterMinutes, seen },
+      ownerId: theirs ? (answer.value.takenIn?.ownerId ?? null) : typed.ownerId,
+      ownerName: theirs ? ownerName : typed.ownerName,
+      ownerContact: typed.ownerContact,
     });
     setProblem(undefined);
   };
@@ -65,24 +58,33 @@ export function Earlier({ form, shop }: EarlierProps) {
   if (hits.length === 0) return null;
   return (
     <ul aria-label="Was here before" className="sheet px-4">
-      {hits.map(({ jobId, machine, place, isSignedOff }) => (
+      {hits.map((hit) => (
         <li
-          key={jobId}
+          key={hit.jobId}
           className="flex flex-wrap items-center gap-2 border-rule border-t py-1.5 first:border-t-0"
         >
           <span className="grow">
-            <b>Job {jobId}</b> {machine}
-            {place ? <span className="text-soft">, {place}</span> : null}
+            <b>Job {hit.jobId}</b> {hit.machine}
+            <span className="block text-soft">
+              {[
+                hit.ownerName,
+                formatDay(hit.touchedAt.slice(0, 10)),
+                hit.decided,
+                hit.word ? inSentence(SIGN_OFF_WORDS[hit.word]) : hit.place,
+              ]
+                .filter((one) => one !== "")
+                .join(" · ")}
+            </span>
           </span>
-          {isSignedOff ? (
-            <a className="btn btn-outline" href={`/jobs/${jobId}/sign-off`}>
+          {hit.isSignedOff ? (
+            <a className="btn btn-outline" href={`/jobs/${hit.jobId}/sign-off`}>
               Our repair did not hold
             </a>
           ) : null}
-          <button type="button" className="btn btn-outline" onClick={() => begin(jobId, "same")}>
+          <button type="button" className="btn btn-outline" onClick={() => void begin(hit, "same")}>
             This one again
           </button>
-          <button type="button" className="btn btn-outline" onClick={() => begin(jobId, "twin")}>
+          <button type="button" className="btn btn-outline" onClick={() => void begin(hit, "twin")}>
             Its twin
           </button>
         </li>

@@ -1,58 +1,46 @@
 import { useState } from "react";
+import type { UseFormReturn } from "react-hook-form";
 import type { Shop } from "@/core/shop/shop";
-import { Problem } from "../fields/Problem";
+import { inSentence } from "../words/in-sentence";
+import type { TakeInForm as Form } from "./form";
 
 interface SeenProps {
+  readonly form: UseFormReturn<Form>;
   readonly shop: Shop;
-  readonly problem?: string | undefined;
-  readonly isBusy: boolean;
-  readonly done: string;
-  onFixed(seen: Shop["seen"][number]): void;
 }
 
-/** A fault that anybody can see: chosen, mended, and straight to putting back. */
-export function PlainlySeen({ shop, problem, isBusy, done, onFixed }: SeenProps) {
+/** A fault that anybody can see: chosen here and kept with what is taken in; it is mended later, after Make safe. */
+export function PlainlySeen({ form, shop }: SeenProps) {
   const [isOpen, setIsOpen] = useState(false);
-  const [chosen, setChosen] = useState<string | undefined>(undefined);
-  const seen = shop.seen.find(({ id }) => id === chosen);
+  const chosen = shop.seen.find(({ id }) => id === form.watch("seen"));
   return (
     <section aria-label="Fault plainly seen" className={isOpen ? "order-first w-full" : ""}>
       <button
         type="button"
-        className="btn btn-outline btn-bench"
+        className="btn btn-outline btn-bench px-3 md:px-4"
         aria-expanded={isOpen}
         onClick={() => setIsOpen(!isOpen)}
       >
-        Fault plainly seen …
+        {chosen ? `Seen: ${inSentence(chosen.label)}` : "Fault plainly seen …"}
       </button>
       {isOpen ? (
         <div className="mt-2 flex max-h-[45vh] flex-wrap gap-2 overflow-y-auto">
-          {shop.seen.map(({ id, label }) => (
-            <label className="chip" key={id}>
-              <input
-                className="sr-only"
-                type="radio"
-                name="seen"
-                value={id}
-                checked={chosen === id}
-                onChange={() => setChosen(id)}
-              />
+          {[{ id: "", label: "None" }, ...shop.seen].map(({ id, label }) => (
+            <button
+              key={id}
+              type="button"
+              className="chip"
+              aria-pressed={form.watch("seen") === id}
+              onClick={() => {
+                form.setValue("seen", id, { shouldDirty: true });
+                setIsOpen(false);
+              }}
+            >
               {label}
-            </label>
+            </button>
           ))}
         </div>
       ) : null}
-      {isOpen && seen ? (
-        <button
-          type="button"
-          className="btn btn-primary btn-loud mt-3"
-          disabled={isBusy}
-          onClick={() => onFixed(seen)}
-        >
-          {done}
-        </button>
-      ) : null}
-      <Problem text={problem} />
     </section>
   );
 }

@@ -5,6 +5,7 @@ import { parseNameplate } from "@/core/nameplate/type-line";
 import type { Shop } from "@/core/shop/shop";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
+import { Fold } from "../fields/Fold";
 import { PictureField } from "../fields/PictureField";
 import { pictureAddress } from "../state/send-picture";
 import { plateWords } from "../words/nameplate";
@@ -107,6 +108,10 @@ function Meaning({ form, shop }: PlateProps) {
 
 /** The nameplate: its picture first, then a line of it, then the fields; a worn plate is fine. */
 export function PlatePart({ form, shop, isNew }: PlateProps & { readonly isNew: boolean }) {
+  const rest = form
+    .watch(["typeCode", "duty", "enclosure", "plateText"])
+    .filter((one) => one !== "")
+    .join(", ");
   return (
     <section aria-label="Nameplate">
       <h2 className="mb-2 font-bold text-lg">Nameplate</h2>
@@ -114,16 +119,22 @@ export function PlatePart({ form, shop, isNew }: PlateProps & { readonly isNew: 
       <div className="mt-3">
         <LineField form={form} />
       </div>
-      <div className="mt-3 grid grid-cols-2 gap-x-4 gap-y-3 sm:grid-cols-5">
+      <div className="mt-3 grid grid-cols-3 gap-x-3 gap-y-3 sm:grid-cols-5 sm:gap-x-4">
         <Text form={form} name="volts" label="Volts" placeholder="230" isNumber />
         <Text form={form} name="hertz" label="Hertz" placeholder="50" isNumber />
         <Text form={form} name="amps" label="Amps" placeholder="3.4" isNumber />
         <Text form={form} name="power" label="Power" placeholder="1/2 hp" isNumber />
         <Text form={form} name="speed" label="r/min" placeholder="1425" isNumber />
       </div>
-      <div className="mt-3 grid gap-3 sm:grid-cols-2">
-        <Text form={form} name="typeCode" label="Type or serial" />
-        <Text form={form} name="plateText" label="Other words on it" />
+      <div className="mt-2">
+        <Fold title="The rest of the plate" holds={rest} isOpenOnDesk={rest !== ""}>
+          <div className="grid gap-3 sm:grid-cols-2">
+            <Text form={form} name="typeCode" label="Type or serial" />
+            <Text form={form} name="duty" label="Duty" placeholder="S2 20 min" />
+            <Text form={form} name="enclosure" label="Enclosure" placeholder="IP44" />
+            <Text form={form} name="plateText" label="Other words on it" />
+          </div>
+        </Fold>
       </div>
       {form.watch("power").trim() === "" ? null : (
         <div className="mt-3">

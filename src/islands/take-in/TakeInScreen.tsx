@@ -1,21 +1,24 @@
 import type { JobView } from "@/core/job/log/reduce";
 import type { Shop } from "@/core/shop/shop";
 import { JobFrame } from "../frame/JobFrame";
+import { NextLink } from "../frame/NextBar";
 import { PlainFrame } from "../frame/PlainFrame";
-import { useJobScreen } from "../frame/use-job-screen";
+import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
 import { useAwake } from "../state/awake";
-import { DoorPart } from "./DoorPart";
+import { ComplaintPart } from "./ComplaintPart";
 import { EMPTY_FORM, formFrom, plateFields } from "./form";
 import { ImportJob } from "./ImportJob";
 import { JobPictures } from "./JobPictures";
+import { KindPart } from "./KindPart";
+import { MachinePart } from "./MachinePart";
 import { Owner } from "./Owner";
 import { PlainlySeen } from "./PlainlySeen";
 import { PlatePart } from "./PlatePart";
-import { ComplaintPart, KindPart, MachinePart } from "./TakeInForm";
 import { type Begun, useTakeIn } from "./use-take-in";
 
 interface SheetProps {
-  readonly job?: JobView;
+  /** The job as its screen has it; none at the door. */
+  readonly screen?: JobScreen;
   readonly ownerName: string;
   readonly shop: Shop;
   readonly begun?: Begun | undefined;
@@ -23,37 +26,34 @@ interface SheetProps {
   readonly plate?: string | undefined;
 }
 
-function TakeInSheet({ job, ownerName, shop, begun, plate }: SheetProps) {
-  const { form, keep, keepFixed, problem, kept } = useTakeIn(job, ownerName, shop.settings.currency, {
-    begun,
-    plate,
-  });
+function TakeInSheet({ screen, ownerName, shop, begun, plate }: SheetProps) {
+  const job = screen?.job;
+  const { form, keep, problem, kept } = useTakeIn(job, ownerName, shop, { begun, plate });
+  const { isSubmitting, isDirty } = form.formState;
   return (
     <form onSubmit={keep} noValidate>
-      <div className="grid gap-x-10 gap-y-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
-        <div className="grid content-start gap-5">
-          <PlatePart form={form} shop={shop} isNew={!job} />
+      <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        <ComplaintPart form={form} shop={shop} />
+        <div className="grid content-start gap-6">
           <MachinePart form={form} shop={shop} isNew={!job} />
+          <PlatePart form={form} shop={shop} isNew={!job} />
           <KindPart form={form} shop={shop} />
         </div>
-        <div className="grid content-start gap-5">
-          <ComplaintPart form={form} shop={shop} />
-          <DoorPart form={form} shop={shop} />
-        </div>
       </div>
-      <div className="sticky bottom-0 z-10 mt-4 -ml-1 flex flex-wrap items-end gap-4 border-rule border-t bg-paper py-3 pl-1">
-        <button type="submit" className="btn btn-primary btn-loud" disabled={form.formState.isSubmitting}>
+      <div className="sticky bottom-0 z-20 -mx-1 mt-4 flex flex-wrap items-center gap-x-2 gap-y-2 border-rule border-t bg-paper px-1 py-2 md:gap-x-4">
+        {screen && !isDirty ? <NextLink screen={screen} shop={shop} stage="take-in" /> : null}
+        <button
+          type="submit"
+          className={`btn ${screen && !isDirty ? "btn-outline btn-bench" : "btn-primary btn-loud"} px-4 md:px-7`}
+          disabled={isSubmitting}
+        >
           {job ? "Keep the changes" : "Take it in"}
         </button>
-        {job?.signedOff ? null : (
-          <PlainlySeen
-            shop={shop}
-            isBusy={form.formState.isSubmitting}
-            done={job ? "Seen, fixed" : "Take it in: seen, fixed"}
-            onFixed={(seen) => void keepFixed(seen)}
-          />
-        )}
-        <p role={problem ? "alert" : "status"} className={problem ? "font-semibold text-oxide" : "text-soft"}>
+        {job?.signedOff || job?.decision ? null : <PlainlySeen form={form} shop={shop} />}
+        <p
+          role={problem ? "alert" : "status"}
+          className={problem ? "basis-full font-semibold text-oxide" : "hidden text-soft md:block"}
+        >
           {problem ?? kept ?? "Put aside on this device as you type."}
         </p>
       </div>
@@ -80,14 +80,14 @@ export function NewJobScreen(props: NewJobProps) {
   const isAwake = useAwake();
   return (
     <PlainFrame path={undefined}>
-      <h1 className="mb-3 font-bold text-[28px] leading-tight">Take in a machine</h1>
+      <h1 className="mb-1 font-bold text-xl leading-tight md:mb-3 md:text-[28px]">Take in a machine</h1>
       {isAwake ? <TakeInSheet ownerName="" shop={props.shop} begun={begunFrom(props)} /> : null}
       {isAwake ? <ImportJob /> : null}
     </PlainFrame>
   );
 }
 
-interface TakeInProps extends SheetProps {
+interface TakeInProps extends Omit<SheetProps, "screen" | "begun"> {
   readonly job: JobView;
   readonly ownerContact: string;
 }
@@ -96,10 +96,12 @@ export function TakeInScreen({ job, ownerName, ownerContact, shop, plate }: Take
   const screen = useJobScreen(job, shop);
   const isAwake = useAwake();
   return (
-    <JobFrame screen={screen} shop={shop} stage="take-in">
+    <JobFrame screen={screen} shop={shop} stage="take-in" hasOwnFoot>
       <h1 className="mb-3 font-bold text-[28px] leading-tight">
         Tag <span className="num">{job.jobId}</span>
-        {isAwake ? <Owner jobId={job.jobId} name={ownerName} contact={ownerContact} /> : null}
+        {isAwake ? (
+          <Owner ownerId={job.takenIn?.ownerId ?? null} name={ownerName} contact={ownerContact} />
+        ) : null}
         <span className="ml-5 inline-flex flex-wrap gap-3 align-middle font-normal text-base">
           <a className="btn btn-outline" href={`/jobs/${job.jobId}/tag`}>
             Tag to print
@@ -113,7 +115,7 @@ export function TakeInScreen({ job, ownerName, ownerContact, shop, plate }: Take
         </span>
       </h1>
       {isAwake ? <JobPictures job={screen.job} /> : null}
-      {isAwake ? <TakeInSheet job={screen.job} ownerName={ownerName} shop={shop} plate={plate} /> : null}
+      {isAwake ? <TakeInSheet screen={screen} ownerName={ownerName} shop={shop} plate={plate} /> : null}
     </JobFrame>
   );
 }

@@ -12,6 +12,8 @@ export interface TakeInForm {
   machine: string;
   tag: string;
   place: string;
+  /** An owner who was here before; null for a new one. */
+  ownerId: number | null;
   ownerName: string;
   ownerContact: string;
   ceiling: string;
@@ -35,18 +37,23 @@ export interface TakeInForm {
   speed: string;
   powerIs: MotorPlate["powerIs"];
   typeCode: string;
+  duty: string;
+  enclosure: string;
   plateText: string;
   pictures: Picture[];
   signs: string[];
   circumstance: Complaint["circumstance"];
   afterMinutes: string;
   words: string;
+  /** A fault that anybody can see, by the knowledge's name for it; empty for none. */
+  seen: string;
 }
 
 export const EMPTY_FORM: TakeInForm = {
   machine: "",
   tag: "",
   place: "",
+  ownerId: null,
   ownerName: "",
   ownerContact: "",
   ceiling: "",
@@ -70,17 +77,24 @@ export const EMPTY_FORM: TakeInForm = {
   speed: "",
   powerIs: "not-said",
   typeCode: "",
+  duty: "",
+  enclosure: "",
   plateText: "",
   pictures: [],
   signs: [],
   circumstance: "not-known",
   afterMinutes: "",
   words: "",
+  seen: "",
 };
 
 export interface TakeInParts {
   readonly takenIn: Omit<TakenIn, "ownerId">;
-  readonly owner: { readonly name: string; readonly contact: string } | null;
+  readonly owner: {
+    readonly ownerId: number | null;
+    readonly name: string;
+    readonly contact: string;
+  } | null;
   readonly complaint: Complaint | null;
   readonly plate: MotorPlate | null;
   readonly pictures: readonly Picture[];
@@ -107,8 +121,9 @@ export function fieldOf(path: string): keyof TakeInForm | undefined {
 }
 
 function plateOf(form: TakeInForm): MotorPlate | null {
-  const { volts, hertz, amps, power, speed, powerIs, typeCode, plateText: text } = form;
-  const isEmpty = [volts, hertz, amps, power, speed, typeCode, text].every((one) => one.trim() === "");
+  const { volts, hertz, amps, power, speed, powerIs, typeCode, duty, enclosure, plateText: text } = form;
+  const typed = [volts, hertz, amps, power, speed, typeCode, duty, enclosure, text];
+  const isEmpty = typed.every((one) => one.trim() === "");
   return isEmpty
     ? null
     : {
@@ -120,6 +135,8 @@ function plateOf(form: TakeInForm): MotorPlate | null {
         speed: speed.trim(),
         powerIs,
         typeCode: typeCode.trim(),
+        duty: duty.trim(),
+        enclosure: enclosure.trim(),
         text: text.trim(),
       };
 }
@@ -180,7 +197,7 @@ export function readForm(
   const owner =
     form.ownerName.trim() === "" && form.ownerContact.trim() === ""
       ? null
-      : { name: form.ownerName.trim(), contact: form.ownerContact.trim() };
+      : { ownerId: form.ownerId, name: form.ownerName.trim(), contact: form.ownerContact.trim() };
   const { pictures } = form;
   const parts = { takenIn, owner, complaint: complaintOf(form), plate: plateOf(form), pictures };
   const placeholder = { entryId: "00000000-0000-4000-8000-000000000000", by: "form" };
@@ -228,6 +245,8 @@ export function formFrom(earlier: JobView, as: "same" | "twin", currency: string
     power: whole.power,
     powerIs: whole.powerIs,
     speed: whole.speed,
+    duty: whole.duty,
+    enclosure: whole.enclosure,
     from: { jobId: earlier.jobId, as },
   };
   if (as === "twin") return begun;
@@ -279,6 +298,8 @@ export function formOf(job: JobView, ownerName: string, currency: string): TakeI
           speed: plate.speed,
           powerIs: plate.powerIs,
           typeCode: plate.typeCode,
+          duty: plate.duty,
+          enclosure: plate.enclosure,
           plateText: plate.text,
         }
       : {}),

@@ -3,6 +3,7 @@ import { type FieldErrors, type Resolver, useForm } from "react-hook-form";
 import type { JobView } from "@/core/job/log/reduce";
 import type { SeenFault } from "@/core/knowledge/types";
 import type { Issue } from "@/core/result";
+import type { Shop } from "@/core/shop/shop";
 import { request } from "../state/api";
 import { dropDraft, keepDraft, readDraft } from "../state/draft";
 import { benchName, newId } from "../state/person";
@@ -51,7 +52,7 @@ export interface Begun {
 export function useTakeIn(
   job: JobView | undefined,
   ownerName: string,
-  currency: string,
+  { settings: { currency }, seen: seenFaults }: Pick<Shop, "settings" | "seen">,
   { begun, plate }: { readonly begun?: Begun | undefined; readonly plate?: string | undefined } = {},
 ) {
   const key = job ? `take-in:${job.jobId}` : `take-in:new${begun ? `:${begun.key}` : ""}`;
@@ -110,20 +111,22 @@ export function useTakeIn(
     setProblem(undefined);
     return job ? correctJob(values, job) : makeJob(values);
   };
+  /** What was plainly seen is a look, and its repair is decided by it; where that is refused the search begins with the look. */
+  const keepSeen = async (jobId: number, { moveId, outcomeId, repair }: SeenFault): Promise<void> => {
+    if (!job) await loadJob(jobId);
+    const look = { moveId, outcomeId, circumstance: "cold", taken: "afterwards" };
+    const kept = await postEntry(jobId, { kind: "answer", stage: "take-in", payload: look });
+    if (!kept.ok) return;
+    const decided = { route: "part", repair, overrideWhy: "plainly seen" };
+    await postEntry(jobId, { kind: "decision", stage: "take-in", payload: decided });
+  };
   const keep = form.handleSubmit(async (values) => {
     const jobId = await keepValues(values);
-    if (!job && jobId !== undefined) window.location.assign(`/jobs/${jobId}/make-safe`);
+    if (jobId === undefined) return;
+    const seen = seenFaults.find(({ id }) => id === values.seen);
+    if (seen) await keepSeen(jobId, seen);
+    if (!job || seen) window.location.assign(`/jobs/${jobId}/make-safe`);
+    else form.reset(values);
   });
-  /** Keeps the form, writes down what was seen and mended, and goes on to putting back. */
-  const keepFixed = (seen: SeenFault): Promise<void> =>
-    form.handleSubmit(async (values) => {
-      const jobId = await keepValues(values);
-      if (jobId === undefined) return;
-      if (!job) await loadJob(jobId);
-      const payload = { repair: seen.repair, seen: seen.id };
-      const answer = await postEntry(jobId, { kind: "intervention", stage: "take-in", payload });
-      if (!answer.ok) return show(answer.issues);
-      window.location.assign(`/jobs/${jobId}/put-back`);
-    })();
-  return { form, keep, keepFixed, problem, kept };
+  return { form, keep, problem, kept };
 }

@@ -19,12 +19,15 @@ const STEPS: ReadonlyMap<string, Words> = new Map(
         : `${param(step, "name")}: bad, find out why`,
     "now/after-undecided": (step) => `${param(step, "name")}: the reading told nothing yet, read it again`,
     "now/part-chosen": (step) => `Decide: ${param(step, "label")} is chosen`,
+    "now/move": () => "The next move",
+    "now/before-order": () => "Before the part is ordered",
+    "now/decide": () => "No move left is worth its price",
     "now/fit": (step) => `Do the repair: ${inSentence(param(step, "label"))}`,
     "now/put-back": (step) => `Put back: ${param(step, "left")} left, covers before power`,
     "now/final-tests": () => "Final tests of its class",
     "now/run": () => "Run it as the complaint comes",
     "now/run-failed": () => "The complaint is still there: look further",
-    "now/sign-off": () => "Sign off",
+    "now/sign-off": () => "All is proven that can be: the word and the bill",
     "now/replace": () => "Another machine: tell the owner and sign off",
     gone: (step) => SIGN_OFF_WORDS[param(step, "word") as keyof typeof SIGN_OFF_WORDS] ?? "",
     "now/isolate": () => "Find the fault: the next move waits",
@@ -41,6 +44,51 @@ const STEPS: ReadonlyMap<string, Words> = new Map(
     "due/later": (step) => withCondition(step),
   }),
 );
+
+/** What doing the step is called, as a button says it. */
+const ACTIONS: ReadonlyMap<string, (step: NextStep) => string> = new Map(
+  Object.entries<(step: NextStep) => string>({
+    "now/complaint": () => "Write down what it does",
+    "now/failed-check": () => "Find out why",
+    "now/dead-checks": () => "Take the dead checks",
+    "now/family": () => "Find out what motor it is",
+    "now/after-faulty": (step) => (param(step, "to") === "match" ? "Find the part" : "Find out why"),
+    "now/after-undecided": () => "Read it again",
+    "now/part-chosen": () => "Decide what to do",
+    "now/move": (step) => param(step, "title"),
+    "now/before-order": (step) => param(step, "title"),
+    "now/decide": () => "Decide what to do",
+    "now/fit": () => "Do the repair",
+    "now/put-back": () => "Put it together",
+    "now/final-tests": () => "Take the final tests",
+    "now/run": () => "Run it",
+    "now/run-failed": () => "Look further",
+    "now/sign-off": () => "Sign off",
+    "now/replace": () => "Sign off",
+    gone: () => "The owner's sheet",
+    "now/isolate": () => "Find the fault",
+    "now/measured": () => "Look further",
+    "now/make-safe": () => "Make it safe",
+    "now/measure": (step) => param(step, "title"),
+    "wait/owner": () => "Write down the answer",
+    "wait/cool-down": () => "Go on without waiting",
+    "wait/drain": () => "Go on without waiting",
+    "wait/warm-run": () => "Go on without waiting",
+    "due/now": () => "Look at it again",
+    "due/later": () => "Look at it again",
+  }),
+);
+
+export function stepAction(step: NextStep): string {
+  return ACTIONS.get(step.code)?.(step) ?? "Go on";
+}
+
+/** The page on which the step is done, with the part of it. */
+export function stepHref(step: NextStep, jobId: number): string {
+  if (step.code === "gone") return `/jobs/${jobId}/sheet`;
+  const anchor = step.at === undefined ? "" : `#${encodeURIComponent(step.at)}`;
+  return `/jobs/${jobId}/${step.stage}${anchor}`;
+}
 
 function withCondition(step: NextStep): string {
   const number = (key: string): number | null => {

@@ -2,8 +2,8 @@ import { sql } from "drizzle-orm";
 import type { JobContext, JobView } from "@/core/job/log/reduce";
 import type { Executor } from "@/server/db/executor";
 import { jobs } from "@/server/db/schema";
-import { ownerById } from "@/server/repositories/jobs";
 import { committedLog } from "@/server/repositories/known-logs";
+import { ownerById } from "@/server/repositories/owners";
 import { viewOf } from "./view-of";
 
 /** A job as its own pages show it: the contact is asked for nowhere else. */

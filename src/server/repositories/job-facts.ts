@@ -120,17 +120,24 @@ export async function countFacts(on: Executor): Promise<{ readonly here: number;
   return { here: of('["here"]'), gone: of('["gone"]') };
 }
 
-const likeOf = (word: string): string => `%${word.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
+/** A word as a part of folded text is looked for with it. */
+export const likeOf = (word: string): string => `%${word.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
 
 /** Jobs whose folded text holds every word: those on the bench first, then the last touched. */
 export async function searchFacts(
   on: Executor,
   words: readonly string[],
   limit: number,
-): Promise<readonly Pick<StandingRow, "jobId" | "standing">[]> {
+): Promise<readonly Omit<StandingRow, "isStale">[]> {
   const rows = await on
-    .select({ jobId: jobFacts.jobId, standing: jobFacts.standing })
+    .select({
+      jobId: jobFacts.jobId,
+      standing: jobFacts.standing,
+      touchedAt: jobFacts.touchedAt,
+      ownerName: owners.name,
+    })
     .from(jobFacts)
+    .leftJoin(owners, eq(owners.id, jobFacts.ownerId))
     .where(
       and(
         ...words.map(
@@ -140,7 +147,12 @@ export async function searchFacts(
     )
     .orderBy(desc(jobFacts.isHere), desc(jobFacts.touchedAt), desc(jobFacts.jobId))
     .limit(limit);
-  return rows.map(({ jobId, standing: kept }) => ({ jobId, standing: kept as Standing }));
+  return rows.map(({ jobId, standing: kept, touchedAt, ownerName }) => ({
+    jobId,
+    standing: kept as Standing,
+    touchedAt: instant(touchedAt),
+    ownerName: ownerName ?? "",
+  }));
 }
 
 /** Jobs without facts, and those worked out otherwise than with `madeWith` where it is given: in order, from `after` on. */

@@ -68,6 +68,12 @@ export interface JobHit {
   readonly machine: string;
   readonly tag: string;
   readonly place: string;
+  readonly ownerName: string;
+  readonly touchedAt: string;
+  /** What was decided; empty while nothing is. */
+  readonly decided: string;
+  /** The word it left with. */
+  readonly word: string | null;
   readonly isSignedOff: boolean;
 }
 
@@ -79,11 +85,15 @@ export async function findJobs(words: string, { db }: ShopContext): Promise<JobH
   const wanted = folded(words).split(/\s+/).filter(Boolean).slice(0, MOST_WORDS);
   if (wanted.length === 0) return [];
   const hits = await searchFacts(db, wanted, MOST_HITS);
-  return hits.map(({ jobId, standing: { takenIn, signedOff } }) => ({
+  return hits.map(({ jobId, touchedAt, ownerName, standing: { takenIn, signedOff, decision } }) => ({
     jobId,
     machine: takenIn?.machine ?? "",
     tag: takenIn?.tag ?? "",
     place: takenIn?.place ?? "",
+    ownerName,
+    touchedAt,
+    decided: decision?.label ?? "",
+    word: signedOff?.word ?? null,
     isSignedOff: signedOff !== null,
   }));
 }

@@ -9,7 +9,8 @@ import type { Executor } from "@/server/db/executor";
 import { viewOf } from "@/server/queries/view-of";
 import { logsOfJobs } from "@/server/repositories/entries";
 import { changeFacts, type FactsBasis, type JobFacts, putFacts } from "@/server/repositories/job-facts";
-import { heldOwnerNames, lockJobs } from "@/server/repositories/jobs";
+import { lockJobs } from "@/server/repositories/jobs";
+import { heldOwnerNames } from "@/server/repositories/owners";
 import type { ShopContext } from "./shop-context";
 
 /** Raised whenever facts are worked out in another way: those kept are then worked out again. */

@@ -54,7 +54,15 @@ async function seedStory(story: Story, anchor: Date, shopContext: ShopContext): 
   const { seed, by, owner, takenIn, complaint, plate } = story;
   const instant = (minute: number): string => addMinutes(anchor, minute).toISOString();
   const made = await takeIn(
-    { entryId: storyId(seed, 0), by, owner, takenIn, complaint, plate, pictures: [] },
+    {
+      entryId: storyId(seed, 0),
+      by,
+      owner: owner && { ...owner, ownerId: null },
+      takenIn,
+      complaint,
+      plate,
+      pictures: [],
+    },
     instant(story.minute),
     shopContext,
   );

@@ -5,10 +5,12 @@ import type { Shape } from "@/core/validate";
 import type { takeInDraftSchema } from "@/log/entry-draft.input";
 import type { Executor } from "@/server/db/executor";
 import { entriesOf, entryById } from "@/server/repositories/entries";
-import { createJob, createOwner } from "@/server/repositories/jobs";
+import { createJob } from "@/server/repositories/jobs";
+import { changeOwner, createOwner, ownerById } from "@/server/repositories/owners";
 import { announce } from "./changes";
 import type { Draft } from "./complete-entry";
 import { contentHash } from "./content-hash";
+import { folded } from "./job-facts";
 import { recordWithin } from "./record-entry";
 import type { ShopContext } from "./shop-context";
 
@@ -46,6 +48,20 @@ async function ownerOfEarlier(tx: Executor, from: TakenIn["from"]): Promise<numb
   return earlier?.kind === "taken-in" ? earlier.payload.ownerId : null;
 }
 
+/** An owner who was here before and is still of that name; one forgotten or renamed since is a new one. */
+async function knownOwner(
+  tx: Executor,
+  { ownerId, name, contact }: NonNullable<TakeInDraft["owner"]>,
+): Promise<number | null> {
+  if (ownerId === null) return null;
+  const known = await ownerById(tx, ownerId);
+  if (known?.name !== name) return null;
+  // What is typed now of how they are reached is the later word.
+  if (contact !== "" && contact !== known.contact)
+    await changeOwner(tx, known, { name, contact, search: folded(name) });
+  return ownerId;
+}
+
 async function takeInWithin(
   tx: Executor,
   draft: TakeInDraft,
@@ -55,7 +71,7 @@ async function takeInWithin(
   const { by } = draft;
   const jobId = await createJob(tx, now, by);
   const ownerId = draft.owner
-    ? await createOwner(tx, draft.owner.name, draft.owner.contact)
+    ? ((await knownOwner(tx, draft.owner)) ?? (await createOwner(tx, draft.owner.name, draft.owner.contact)))
     : await ownerOfEarlier(tx, draft.takenIn.from);
   let seq = 0;
   const postedHash = contentHash(draft);

@@ -20,6 +20,12 @@ describe("a line of a nameplate", () => {
       "output",
     ],
     ["50 Hz", { hertz: "50" }, "not-said"],
+    [
+      "230 V 0.9 A S2 20 min II IP44",
+      { volts: "230", amps: "0.9", duty: "S2 20 min", enclosure: "IP44" },
+      "not-said",
+    ],
+    ["KB 5 min IP X4", { duty: "KB 5 min", enclosure: "IP X4" }, "not-said"],
     ["made on an island", {}, "not-said"],
     ["", {}, "not-said"],
   ])("%s", (typed, fields, powerIs) => {
@@ -28,10 +34,16 @@ describe("a line of a nameplate", () => {
     expect(line.powerIs).toBe(powerIs);
   });
 
-  it("understands what fills no field: class, type, capacitor, and leaves the rest as words", () => {
+  it("two strokes that stand alone are the protection class, in a word they are not", () => {
+    expect(parseNameplate("230 V II").protectionClass).toBe("class-2");
+    expect(parseNameplate("Type AII 4").protectionClass).toBeUndefined();
+    expect(parseNameplate("class III 24 V").protectionClass).toBe("class-3");
+  });
+
+  it("understands class, type, capacitor, and leaves the rest as words", () => {
     const line = parseNameplate("double insulated Type HX-2 cap 12 μF 450V IP44 island made");
     expect(line).toMatchObject({ protectionClass: "class-2", typeCode: "HX-2", capacitor: "12 μF 450V" });
-    expect(line.leftOver).toBe("IP44 island made");
+    expect(line.leftOver).toBe("island made");
     expect(line.understood.map(({ text }) => text)).toContain("IP44");
   });
 

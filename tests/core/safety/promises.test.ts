@@ -81,6 +81,8 @@ describe("power is remembered", () => {
         speed: "",
         powerIs: "not-said",
         typeCode: "",
+        duty: "",
+        enclosure: "",
         text,
       },
     ];

@@ -9,7 +9,7 @@ export const EMPTY_DOOR_FACTS = {
   from: null,
 } as const;
 
-export const EMPTY_PLATE_FACTS = { powerIs: "not-said", typeCode: "" } as const;
+export const EMPTY_PLATE_FACTS = { powerIs: "not-said", typeCode: "", duty: "", enclosure: "" } as const;
 
 export const EMPTY_REMOVED_FACTS = {
   drive: "",

@@ -20,6 +20,10 @@ export const motorPlate = strictObject({
   speed: plateValue("Speed on the plate", (typed) => parseReading(typed, "speed", "Speed on the plate")),
   powerIs: oneOf("Power is", ["input", "output", "peak", "not-said"]),
   typeCode: text("Type and serial", 80),
+  /** How long it may run, such as S2 20 min. */
+  duty: text("Duty on the plate", 40),
+  /** Against touch and water, such as IP44. */
+  enclosure: text("Enclosure on the plate", 20),
   text: text("Other words on the plate", 1000),
 });
 
@@ -30,11 +34,16 @@ export const capacitorPlate = strictObject({
   mark: yup.string().label("Marking").required().max(200),
 });
 
-const motorPlateV2: Upcaster = (payload) =>
-  typeof payload === "object" && payload !== null && "plate" in payload && payload.plate === "motor"
-    ? { ...payload, powerIs: "not-said", typeCode: "" }
-    : payload;
+const motorWith =
+  (added: Readonly<Record<string, string>>): Upcaster =>
+  (payload) =>
+    typeof payload === "object" && payload !== null && "plate" in payload && payload.plate === "motor"
+      ? { ...payload, ...added }
+      : payload;
 
 export const schema = byTag("plate", { motor: motorPlate, capacitor: capacitorPlate });
 
-export const versions: readonly Upcaster[] = [motorPlateV2];
+export const versions: readonly Upcaster[] = [
+  motorWith({ powerIs: "not-said", typeCode: "" }),
+  motorWith({ duty: "", enclosure: "" }),
+];

@@ -12,6 +12,10 @@ const hit = strictObject({
   machine: yup.string().defined(),
   tag: yup.string().defined(),
   place: yup.string().defined(),
+  ownerName: yup.string().defined(),
+  touchedAt: yup.string().required(),
+  decided: yup.string().defined(),
+  word: yup.string().nullable().defined(),
   isSignedOff: yup.boolean().required(),
 });
 

@@ -2,7 +2,7 @@ import * as yup from "yup";
 import { strictObject } from "@/core/validate";
 import { jobParams } from "@/server/http/answers";
 import { defineEndpoint } from "@/server/http/endpoint";
-import { forgetOwner } from "@/server/services/forget-owner";
+import { forgetOwnerOfJob } from "@/server/services/forget-owner";
 import { readShopContext } from "@/server/services/shop-context";
 
 /** Forgets who owns the machine: name and contact are no longer kept, the job is. */
@@ -10,5 +10,5 @@ export const DELETE = defineEndpoint({
   about: "Forgets who owns the machine",
   params: jobParams,
   response: strictObject({ jobId: yup.number().integer().required() }),
-  handle: async ({ params }) => forgetOwner(Number(params.id), await readShopContext()),
+  handle: async ({ params }) => forgetOwnerOfJob(Number(params.id), await readShopContext()),
 });

@@ -1,0 +1,15 @@
+import { atom } from "nanostores";
+import type { Isolation } from "@/core/isolation/isolate";
+import type { Found } from "@/core/job/isolation/next-found";
+
+/** What isolation last said on this screen of the way on; undefined where no screen has asked it. */
+export const $found = atom<Found | undefined>(undefined);
+
+export function foundOf(jobId: number, { stop, moves, beforeOrder }: Isolation): Found {
+  return {
+    jobId,
+    isStop: stop.advised,
+    moveId: moves[0]?.moveId,
+    beforeOrder: beforeOrder.map(({ moveId }) => moveId),
+  };
+}

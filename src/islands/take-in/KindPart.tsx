@@ -1,0 +1,80 @@
+import type { UseFormReturn } from "react-hook-form";
+import type { Shop } from "@/core/shop/shop";
+import { Choices } from "../fields/Choices";
+import { Field } from "../fields/Field";
+import { Fold } from "../fields/Fold";
+import { HazardPart } from "./DoorPart";
+import type { TakeInForm as Form } from "./form";
+
+interface PartProps {
+  readonly form: UseFormReturn<Form>;
+  readonly shop: Shop;
+}
+
+const CLASSES: readonly { readonly value: Form["protectionClass"]; readonly label: string }[] = [
+  { value: "class-1", label: "I, earthed" },
+  { value: "class-2", label: "II, double insulated" },
+  { value: "class-3", label: "III, low voltage" },
+  { value: "battery", label: "Battery" },
+  { value: "not-known", label: "Not known" },
+];
+const CONNECTIONS: readonly { readonly value: Form["connection"]; readonly label: string }[] = [
+  { value: "plug", label: "Cord and plug" },
+  { value: "detachable-cord", label: "Cord comes off" },
+  { value: "fixed", label: "Wired in" },
+  { value: "battery", label: "Battery" },
+  { value: "not-known", label: "Not known" },
+];
+const HEATERS: readonly { readonly value: Form["heater"]; readonly label: string }[] = [
+  { value: "no", label: "No" },
+  { value: "yes", label: "Yes" },
+  { value: "not-known", label: "Not known" },
+];
+
+export function KindPart({ form, shop }: PartProps) {
+  const family = shop.families.find(({ id }) => id === form.watch("family"));
+  const ticked = form.watch("hazards");
+  const hurts = shop.hazards
+    .filter(({ id }) => ticked.includes(id))
+    .map(({ label }) => label)
+    .join(", ");
+  return (
+    <section aria-label="Kind of machine" className="grid content-start gap-4">
+      <Field label="Kind of motor" hint={family?.clue} error={form.formState.errors.family?.message}>
+        {(ids) => (
+          <select {...ids} className="select" {...form.register("family")}>
+            {shop.families.map(({ id, label }) => (
+              <option key={id} value={id}>
+                {label}
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
+      <Choices
+        legend="Protection class"
+        name="protectionClass"
+        choices={CLASSES}
+        value={form.watch("protectionClass")}
+        onChoose={(value) => form.setValue("protectionClass", value, { shouldDirty: true })}
+      />
+      <Choices
+        legend="Power comes by"
+        name="connection"
+        choices={CONNECTIONS}
+        value={form.watch("connection")}
+        onChoose={(value) => form.setValue("connection", value, { shouldDirty: true })}
+      />
+      <Choices
+        legend="Has a heater"
+        name="heater"
+        choices={HEATERS}
+        value={form.watch("heater")}
+        onChoose={(value) => form.setValue("heater", value, { shouldDirty: true })}
+      />
+      <Fold title="What else can hurt" holds={hurts} isOpenOnDesk>
+        <HazardPart form={form} shop={shop} />
+      </Fold>
+    </section>
+  );
+}
