@@ -8,6 +8,16 @@ export const wholeNumber = (label: string) => yup.number().label(label).integer(
 
 export const money = (label: string) => finiteNumber().label(label).required().min(0).max(1e9);
 
+/** A day of the calendar, as year-month-day. */
+export const calendarDay = (label: string) =>
+  yup
+    .string()
+    .label(label)
+    .matches(
+      /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/,
+      `${label} is written year-month-day, such as 2026-12-03`,
+    );
+
 const TAKEN = ["now", "afterwards"] as const;
 /** `afterwards`: done earlier, without the bench state on record. */
 export const taken = () => oneOf("Taken", TAKEN);

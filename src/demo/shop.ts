@@ -7,12 +7,16 @@ import { meterShows, voltsAfter } from "@/core/simulation/meter";
 /** The Tern Quay Mending Room, on an island that is on no chart. */
 export const TERN_QUAY: Settings = {
   shopName: "Tern Quay Mending Room",
+  address: "Net Loft, Tern Quay",
+  telephone: "Tern Quay 41",
   region: "harmonised-230-50",
   volts: 230,
   hertz: 50,
   zone: "Atlantic/Faroe",
   currency: "EUR",
   labourRateMinor: 2800,
+  partsMarkupPercent: 0,
+  taxPercent: 0,
   instruments: [
     {
       id: "bench-capacitance-200u",

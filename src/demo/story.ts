@@ -112,8 +112,10 @@ export const opened = (minute: number, access: string) =>
 export const marked = (minute: number, id: "start" | "run", mark: string) =>
   line(minute, "make-safe", "nameplate", { plate: "capacitor", id, mark });
 export const note = (minute: number, stage: Stage, text: string) => line(minute, stage, "note", { text });
-export const asked = (minute: number, payload: OwnerAnswer) =>
-  line(minute, "take-in", "owner-answer", payload);
+export const asked = (
+  minute: number,
+  payload: Pick<OwnerAnswer, "question" | "answer" | "means"> & Partial<OwnerAnswer>,
+) => line(minute, "take-in", "owner-answer", payload);
 export const followUp = (minute: number, payload: Partial<FollowUp> & Pick<FollowUp, "what">) =>
   line(minute, "measure", "follow-up", { ...EMPTY_FOLLOW_UP_FACTS, ...payload });
 export const answered = (minute: number, moveId: string, outcomeId: string, taken = "now") =>

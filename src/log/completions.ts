@@ -7,6 +7,7 @@ import { complete as decision } from "./kinds/decision/complete";
 import { complete as intervention } from "./kinds/intervention/complete";
 import { complete as nameplate } from "./kinds/nameplate/complete";
 import { complete as opened } from "./kinds/opened/complete";
+import { complete as ownerAnswer } from "./kinds/owner-answer/complete";
 import { complete as partChosen } from "./kinds/part-chosen/complete";
 import { complete as picture } from "./kinds/picture/complete";
 import { complete as priced } from "./kinds/priced/complete";
@@ -26,6 +27,7 @@ export const COMPLETIONS: { readonly [K in EntryKind]?: Completion<K> } = {
   intervention: intervention,
   reading: reading,
   "part-chosen": partChosen,
+  "owner-answer": ownerAnswer,
   built: built,
   priced: priced,
   decision: decision,

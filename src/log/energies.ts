@@ -44,6 +44,8 @@ const ENERGIES: { readonly [K in EntryKind]: EnergyOf<K> | "nothing" } = {
   "signed-off": "nothing",
   "not-done": "nothing",
   "owner-answer": "nothing",
+  "order-linked": "nothing",
+  "time-spent": "nothing",
   "timer-started": "nothing",
   "follow-up": "nothing",
   "followed-up": "nothing",

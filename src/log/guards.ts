@@ -6,6 +6,7 @@ import { guard as acceptanceRun } from "./kinds/acceptance-run/guard";
 import { guard as answer } from "./kinds/answer/guard";
 import { guard as followUp } from "./kinds/follow-up/guard";
 import { guard as followedUp } from "./kinds/followed-up/guard";
+import { guard as orderLinked } from "./kinds/order-linked/guard";
 import { guard as pinned } from "./kinds/pinned/guard";
 import { guard as reading } from "./kinds/reading/guard";
 import { guard as refitted } from "./kinds/refitted/guard";
@@ -15,6 +16,7 @@ import { guard as reordered } from "./kinds/reordered/guard";
 import { guard as restored } from "./kinds/restored/guard";
 import { guard as signedOff } from "./kinds/signed-off/guard";
 import { guard as struck } from "./kinds/struck/guard";
+import { guard as timeSpent } from "./kinds/time-spent/guard";
 
 /** Kinds that may be refused; the others are always taken. */
 const GUARDS: { readonly [K in EntryKind]?: Guard<K> } = {
@@ -31,10 +33,12 @@ const GUARDS: { readonly [K in EntryKind]?: Guard<K> } = {
   reopened: reopened,
   "acceptance-run": acceptanceRun,
   "signed-off": signedOff,
+  "order-linked": orderLinked,
+  "time-spent": timeSpent,
 };
 
 /** What these say can have been said by another line since: restoring one asks its own guard again. */
-const ASKED_AGAIN: ReadonlySet<EntryKind> = new Set(["refitted", "followed-up"]);
+const ASKED_AGAIN: ReadonlySet<EntryKind> = new Set(["refitted", "followed-up", "order-linked"]);
 
 function guardOf(
   view: JobView,

@@ -14,6 +14,7 @@ import * as nameplate from "./kinds/nameplate/schema.input";
 import * as notDone from "./kinds/not-done/schema.input";
 import * as note from "./kinds/note/schema.input";
 import * as opened from "./kinds/opened/schema.input";
+import * as orderLinked from "./kinds/order-linked/schema.input";
 import * as ownerAnswer from "./kinds/owner-answer/schema.input";
 import * as partChosen from "./kinds/part-chosen/schema.input";
 import * as picture from "./kinds/picture/schema.input";
@@ -28,6 +29,7 @@ import * as restored from "./kinds/restored/schema.input";
 import * as signedOff from "./kinds/signed-off/schema.input";
 import * as struck from "./kinds/struck/schema.input";
 import * as takenIn from "./kinds/taken-in/schema.input";
+import * as timeSpent from "./kinds/time-spent/schema.input";
 import * as timerStarted from "./kinds/timer-started/schema.input";
 
 /** Every kind of entry with its schema, the form a screen posts where it differs, and the steps from its first version. */
@@ -54,6 +56,8 @@ export const SCHEMAS = {
   "signed-off": signedOff,
   "not-done": notDone,
   "owner-answer": ownerAnswer,
+  "order-linked": orderLinked,
+  "time-spent": timeSpent,
   "timer-started": timerStarted,
   "follow-up": followUp,
   "followed-up": followedUp,

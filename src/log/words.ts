@@ -14,6 +14,7 @@ import { words as nameplate } from "./kinds/nameplate/words";
 import { words as notDone } from "./kinds/not-done/words";
 import { words as note } from "./kinds/note/words";
 import { words as opened } from "./kinds/opened/words";
+import { words as orderLinked } from "./kinds/order-linked/words";
 import { words as ownerAnswer } from "./kinds/owner-answer/words";
 import { words as partChosen } from "./kinds/part-chosen/words";
 import { words as picture } from "./kinds/picture/words";
@@ -28,6 +29,7 @@ import { words as restored } from "./kinds/restored/words";
 import { words as signedOff } from "./kinds/signed-off/words";
 import { words as struck } from "./kinds/struck/words";
 import { words as takenIn } from "./kinds/taken-in/words";
+import { words as timeSpent } from "./kinds/time-spent/words";
 import { words as timerStarted } from "./kinds/timer-started/words";
 import type { EntryKind } from "./schemas";
 
@@ -48,6 +50,8 @@ const WORDS: { readonly [K in EntryKind]: KindWords<K> } = {
   note: note,
   opened: opened,
   "owner-answer": ownerAnswer,
+  "order-linked": orderLinked,
+  "time-spent": timeSpent,
   "part-chosen": partChosen,
   picture: picture,
   pinned: pinned,

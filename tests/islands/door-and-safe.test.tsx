@@ -1,5 +1,6 @@
 import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { EMPTY_BILL_FACTS } from "@/core/job/log/empty-facts";
 import { MakeSafeScreen } from "@/islands/make-safe/MakeSafeScreen";
 import { $job } from "@/islands/state/job";
 import { $watches } from "@/islands/state/watch";
@@ -81,7 +82,15 @@ describe("at the door", () => {
   it("the tag of a machine that left unsafe cannot be missed", () => {
     const unsafe: Line = [
       "signed-off",
-      { word: "do-not-use", unproven: [], minutes: 1, labourMinor: 0, partsMinor: 0, watch: "" },
+      {
+        word: "do-not-use",
+        unproven: [],
+        minutes: 1,
+        labourMinor: 0,
+        partsMinor: 0,
+        watch: "",
+        ...EMPTY_BILL_FACTS,
+      },
     ];
     const { rerender } = render(
       <TagScreen job={jobOf("universal", [unsafe])} ownerName="Fern Pottery" shop={SHOP} code="data:," />,

@@ -2,12 +2,12 @@ import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { LedgerForms } from "@/islands/frame/LedgerForms";
 import { $job } from "@/islands/state/job";
-import { jobOf, payloads, posted } from "./job-fixture";
+import { jobOf, payloads, posted, SHOP } from "./job-fixture";
 
 function open(form: string) {
   const job = jobOf("universal");
   const bodies = posted(job);
-  render(<LedgerForms job={job} stage="measure" />);
+  render(<LedgerForms job={job} shop={SHOP} stage="measure" />);
   fireEvent.click(screen.getByRole("button", { name: form }));
   return bodies;
 }
@@ -49,7 +49,7 @@ describe("the small forms under every job", () => {
   });
 
   it("n opens a note, but not while something is typed", () => {
-    render(<LedgerForms job={jobOf("universal")} stage="measure" />);
+    render(<LedgerForms job={jobOf("universal")} shop={SHOP} stage="measure" />);
     fireEvent.keyDown(document.body, { key: "n" });
     expect(document.activeElement).toBe(screen.getByLabelText("Note"));
   });

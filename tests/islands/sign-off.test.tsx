@@ -1,11 +1,19 @@
 import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { EMPTY_FOLLOW_UP_FACTS, EMPTY_REFITTED_FACTS, EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
+import {
+  EMPTY_BILL_FACTS,
+  EMPTY_FOLLOW_UP_FACTS,
+  EMPTY_OWNER_FACTS,
+  EMPTY_REFITTED_FACTS,
+  EMPTY_REMOVED_FACTS,
+} from "@/core/job/log/empty-facts";
 import type { AcceptanceRun, Payloads } from "@/core/job/log/entry";
 import { SheetScreen } from "@/islands/sign-off/SheetScreen";
 import { SignOffScreen } from "@/islands/sign-off/SignOffScreen";
 import { $job } from "@/islands/state/job";
+import { letterOf } from "@/letter/letter";
 import { check, type Line, OUT, ran } from "../core/job/entries";
+import { KNOWLEDGE } from "../core/shop-context";
 import { jobOf, payloads, posted, SHOP } from "./job-fixture";
 
 const COLD: Line = [
@@ -24,7 +32,7 @@ const run = (change: Partial<AcceptanceRun> = {}): Line =>
   ran({ circumstance: "hot", minutes: 10, ...change });
 const signed = (word: Payloads["signed-off"]["word"]): Line => [
   "signed-off",
-  { word, unproven: [], minutes: 30, labourMinor: 1000, partsMinor: 1200, watch: "" },
+  { word, unproven: [], minutes: 30, labourMinor: 1000, partsMinor: 1200, watch: "", ...EMPTY_BILL_FACTS },
 ];
 
 function show(...lines: readonly Line[]) {
@@ -187,24 +195,30 @@ describe("what may be said", () => {
 describe("the sheet", () => {
   const sheet = (...lines: readonly Line[]) => {
     const job = jobOf("capacitor-start", [COLD, ...lines]);
-    render(<SheetScreen job={job} ownerName="Tansy Weavers" shop={SHOP} />);
-    return screen.getByRole("article", { name: "Owner's sheet" });
+    const ownerName = "Tansy Weavers";
+    const letter = letterOf(job, { shop: SHOP, ownerName, faults: KNOWLEDGE.faults, sentences: new Map() });
+    render(<SheetScreen letter={letter} isOwnCopy={false} job={job} ownerName={ownerName} shop={SHOP} />);
+    return screen.getByRole("article", { name: "Letter to the owner" });
   };
 
   it("of a machine that leaves unsafe says do not use, has its tag, and holds the owner's no", () => {
-    const no: Line = ["owner-answer", { question: "Fit a motor for 95?", answer: "no", means: "telephone" }];
+    const no: Line = [
+      "owner-answer",
+      { question: "Fit a motor for 95?", answer: "no", means: "telephone", ...EMPTY_OWNER_FACTS },
+    ];
     const text =
       sheet(["reading", check("insulation", "failed")], no, signed("do-not-use")).textContent ?? "";
-    expect(text).toContain("Do not use");
-    expect(text).toContain("Owner said no: Fit a motor for 95?, by telephone");
+    expect(text).toContain("Do not use your");
+    expect(text).toContain("We asked you by telephone: “Fit a motor for 95?”");
+    expect(text).toContain("you said no");
     expect(screen.getByRole("link", { name: '"Do not use" tag' })).toBeTruthy();
   });
 
   it("never says more than the log allows now: a struck test takes the word with it", () => {
     const good = [FITTED, ...TESTS, run({ circumstance: "cold" }), signed("repaired")];
-    expect(sheet(...good).textContent).toContain("Repaired");
+    expect(sheet(...good).textContent).toContain("is repaired.");
     cleanup();
-    expect(sheet(...good, ["struck", { seq: 6, why: "" }]).textContent).not.toMatch(/\bRepaired\b/);
+    expect(sheet(...good, ["struck", { seq: 6, why: "" }]).textContent).not.toContain("is repaired.");
   });
 
   it("names leakage where it stood for insulation", () => {

@@ -23,7 +23,7 @@ import { setDatabase } from "@/server/db/shop-database";
 import { countJobs } from "@/server/queries/jobs";
 import { entriesOf } from "@/server/repositories/entries";
 import { redactOwner } from "@/server/repositories/owners";
-import { forgetOwner } from "@/server/services/forget-owner";
+import { forgetOwnerOfJob } from "@/server/services/forget-owner";
 import { recordEntry } from "@/server/services/record-entry";
 import { seedDemo } from "@/server/services/seed-demo";
 import { shopContextOn } from "@/server/services/shop-context";
@@ -168,7 +168,7 @@ describe("the journal", () => {
     setDatabase(shop);
     const id = await job(shop, "Orchard Cooperative");
     expect(journal()).toContain("Orchard Cooperative");
-    const forgot = await forgetOwner(id, await shopContextOn(shop.db));
+    const forgot = await forgetOwnerOfJob(id, await shopContextOn(shop.db));
     expect(forgot.ok).toBe(true);
     expect(journal()).not.toContain("Orchard Cooperative");
     // Cut off between the database and the journal: the next start finishes it.

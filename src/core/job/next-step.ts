@@ -59,7 +59,8 @@ function waiting(view: Standing, context: StepContext): NextStep | undefined {
   if (question)
     return {
       band: "waiting",
-      stage: "take-in",
+      stage: "decide",
+      at: "owner",
       code: "wait/owner",
       params: { question: question.question, means: question.means },
       until: question.at,
@@ -69,6 +70,46 @@ function waiting(view: Standing, context: StepContext): NextStep | undefined {
   if (timer && end && end > context.now)
     return { band: "waiting", stage: "make-safe", code: `wait/${timer.what}`, params: {}, until: end };
   return undefined;
+}
+
+/** Where an owner's no left the job, while nothing was decided since. */
+function ownerEnd(view: Standing, context: StepContext): NextStep | undefined {
+  const { ownerSaid, decision } = view;
+  if (ownerSaid?.answer !== "no" || (decision && decision.seq > ownerSaid.seq)) return undefined;
+  const { leadsTo, byDay } = ownerSaid;
+  const isOver = byDay !== null && byDay <= dayIn(context.now, context.zone);
+  if (leadsTo === "" || (leadsTo === "hold" && isOver)) return step("decide", "now/owner-no", {}, "owner");
+  if (leadsTo === "cheaper") return step("decide", "now/cheaper");
+  if (leadsTo === "hold")
+    return {
+      ...step("decide", "wait/hold", {}, "owner"),
+      band: "waiting",
+      ...(byDay ? { until: byDay } : {}),
+    };
+  if (stillOff(view).length + view.bench.opened.length > 0 && leadsTo === "hand-back")
+    return step("put-back", "now/hand-back", { leadsTo }, "off");
+  return step("sign-off", "now/hand-back", { leadsTo }, "word");
+}
+
+/** Waits for the part that is expected last; one that is overdue is asked after now. */
+function awaitPart({ orders }: Standing, context: StepContext): NextStep | undefined {
+  const order = orders
+    .filter(({ state }) => state === "ordered")
+    .sort((one, other) => (one.expectedOn ?? "").localeCompare(other.expectedOn ?? ""))
+    .at(-1);
+  if (!order) return undefined;
+  const { part, expectedOn, at } = order;
+  const isLate = expectedOn !== null && expectedOn < dayIn(context.now, context.zone);
+  return {
+    ...step("match", isLate ? "now/part-late" : "wait/part", { part, since: at }, "orders"),
+    band: isLate ? "now" : "waiting",
+    ...(expectedOn === null ? {} : { until: expectedOn }),
+  };
+}
+
+/** Whether hands may go in, as far as this screen knows. */
+function isMadeSafe(view: Standing, { isPlugFresh, now, limits }: StepContext): boolean {
+  return gapsFor(asSeen(view.bench, isPlugFresh), "hands-inside", view.machine, now, limits).length === 0;
 }
 
 const NEVER = "9999-12-31";
@@ -147,8 +188,12 @@ function repairStep(view: Standing, context: StepContext): NextStep | undefined 
   const { decision, interventions } = view;
   if (!decision && interventions.length === 0) return undefined;
   if (decision?.route === "replace") return step("sign-off", "now/replace", {}, "word");
-  if (decision && !isRepairDone(view))
+  if (decision && !isRepairDone(view)) {
+    const awaited = awaitPart(view, context);
+    if (awaited) return awaited;
+    if (!isMadeSafe(view, context)) return step("make-safe", "now/make-safe");
     return step("put-back", "now/fit", { label: decision.label }, "repair");
+  }
   const left = stillOff(view).length + view.bench.opened.length;
   if (left > 0) return step("put-back", "now/put-back", { left }, "off");
   const { unproven } = signOffWord(view, context);
@@ -161,6 +206,8 @@ function repairStep(view: Standing, context: StepContext): NextStep | undefined 
 
 function doable(view: Standing, context: StepContext): NextStep {
   if (!view.complaint) return step("take-in", "now/complaint", {}, "complaint");
+  const end = ownerEnd(view, context);
+  if (end) return end;
   const isUnderWay = view.interventions.length > 0 || view.decision !== null;
   const failed = isUnderWay ? undefined : failedChecks(view)[0];
   if (failed !== undefined)
@@ -180,16 +227,9 @@ function doable(view: Standing, context: StepContext): NextStep {
   const toRead = unread(view, context);
   if (!toRead && view.readings.length > 0) return step("isolate", "now/measured");
   if (!toRead || isBegun) return step("isolate", "now/isolate");
-  const gaps = gapsFor(
-    asSeen(view.bench, context.isPlugFresh),
-    "hands-inside",
-    view.machine,
-    context.now,
-    context.limits,
-  );
-  return gaps.length > 0
-    ? step("make-safe", "now/make-safe")
-    : step("isolate", "now/measure", { title: toRead.title });
+  return isMadeSafe(view, context)
+    ? step("isolate", "now/measure", { title: toRead.title })
+    : step("make-safe", "now/make-safe");
 }
 
 /** The one thing a machine waits for: a check that fell due, the owner, a timer, else what can be done this minute. */
@@ -220,14 +260,7 @@ function signOffCollar(view: Standing): CollarState {
 
 /** How each collar of the job's shaft is drawn. */
 export function collars(view: Standing, context: StepContext): Record<Stage, CollarState> {
-  const safeGaps = gapsFor(
-    asSeen(view.bench, context.isPlugFresh),
-    "hands-inside",
-    view.machine,
-    context.now,
-    context.limits,
-  );
-  const madeSafe = safeGaps.length === 0 && owedChecks(view, context).length === 0;
+  const madeSafe = isMadeSafe(view, context) && owedChecks(view, context).length === 0;
   return {
     "take-in": view.takenIn && view.complaint ? "done" : "attention",
     "make-safe":

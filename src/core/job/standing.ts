@@ -57,6 +57,8 @@ export interface Standing extends Pick<JobView, Whole> {
     readonly seq: number;
   })[];
   readonly signedOff: Pick<NonNullable<JobView["signedOff"]>, "word" | "seq" | "at"> | null;
+  readonly ownerSaid: Pick<NonNullable<JobView["ownerSaid"]>, "answer" | "leadsTo" | "byDay" | "seq"> | null;
+  readonly orders: readonly Pick<JobView["orders"][number], "part" | "state" | "expectedOn" | "seq" | "at">[];
   readonly followUps: readonly (Pick<
     JobView["followUps"][number],
     "seq" | "what" | "about" | "condition" | "onDay" | "belowCelsius" | "afterHours"
@@ -65,6 +67,33 @@ export interface Standing extends Pick<JobView, Whole> {
 
 function placeOf({ seq, at, by }: Placed): Placed {
   return { seq, at, by };
+}
+
+type Condition = Pick<Complaint, "circumstance" | "afterMinutes">;
+
+function conditionOf({ circumstance, afterMinutes }: Condition): Condition {
+  return { circumstance, afterMinutes };
+}
+
+function doneOf({
+  seq,
+  isConsequence,
+  part,
+}: Standing["interventions"][number]): Standing["interventions"][number] {
+  return { seq, isConsequence, part };
+}
+
+/** What is between the shop, the owner and those who sell parts. */
+function awaitedOf({ ownerSaid, orders }: JobView): Pick<Standing, "ownerSaid" | "orders"> {
+  return {
+    ownerSaid: ownerSaid && {
+      answer: ownerSaid.answer,
+      leadsTo: ownerSaid.leadsTo,
+      byDay: ownerSaid.byDay,
+      seq: ownerSaid.seq,
+    },
+    orders: orders.map(({ part, state, expectedOn, seq, at }) => ({ part, state, expectedOn, seq, at })),
+  };
 }
 
 /** The little that is kept of each job beside its log. */
@@ -84,6 +113,7 @@ export function standingOf(view: JobView): Standing {
     timers: view.timers.slice(-1),
     unreadable,
     lastChangeSeq,
+    ...awaitedOf(view),
     takenIn: takenIn && {
       machine: takenIn.machine,
       tag: takenIn.tag,
@@ -92,7 +122,7 @@ export function standingOf(view: JobView): Standing {
       protectionClass: takenIn.protectionClass,
       ownerId: takenIn.ownerId,
     },
-    complaint: complaint && { circumstance: complaint.circumstance, afterMinutes: complaint.afterMinutes },
+    complaint: complaint && conditionOf(complaint),
     readings: view.readings.map(({ seq: line, moveId, toolId, finding: { verdict } }) => ({
       seq: line,
       moveId,
@@ -100,12 +130,8 @@ export function standingOf(view: JobView): Standing {
       finding: { verdict },
     })),
     answers: view.answers.filter(({ isCheck }) => !isCheck).map(({ seq: line }) => ({ seq: line })),
-    interventions: view.interventions.map(({ seq: line, isConsequence, part }) => ({
-      seq: line,
-      isConsequence,
-      part,
-    })),
-    told: view.told.map(({ circumstance, afterMinutes }) => ({ circumstance, afterMinutes })),
+    interventions: view.interventions.map(doneOf),
+    told: view.told.map(conditionOf),
     brakeSeq: view.brakeSeq,
     protectionLeftOut: view.protectionLeftOut,
     parts: view.parts.map(({ label, fit }) => ({ label, fit })),

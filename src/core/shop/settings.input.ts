@@ -71,6 +71,9 @@ const instruments = yup
 
 export const settingsSchema = strictObject({
   shopName: yup.string().label("Name of the shop").required().max(60),
+  /** For the owner's sheet. */
+  address: text("Address of the shop", 200),
+  telephone: text("Telephone of the shop", 60),
   region: yup.string().label("Region").required().max(60),
   volts: finiteNumber().label("Supply volts").required().min(90).max(500),
   hertz: finiteNumber().label("Supply hertz").required().min(10).max(400),
@@ -87,6 +90,9 @@ export const settingsSchema = strictObject({
   }),
   /** Minor units an hour. */
   labourRateMinor: yup.number().label("Labour rate").required().integer().min(0).max(1e8),
+  /** Percent that the owner pays on top of what a part cost the shop, and of tax on the whole. */
+  partsMarkupPercent: finiteNumber().label("Mark-up on parts, percent").required().min(0).max(500),
+  taxPercent: finiteNumber().label("Tax, percent").required().min(0).max(100),
   instruments,
   kit: yup.array(yup.string().required().max(60)).label("Kit").required().max(60),
   /** The outlet behind a residual-current device, as the shop calls it; empty while it has named none. */

@@ -9,12 +9,16 @@ export type Instrument = Settings["instruments"][number];
 /** A shop that has set nothing yet. */
 export const DEFAULT_SETTINGS: Settings = {
   shopName: "My mending room",
+  address: "",
+  telephone: "",
   region: "harmonised-230-50",
   volts: 230,
   hertz: 50,
   zone: "UTC",
   currency: "EUR",
   labourRateMinor: 2000,
+  partsMarkupPercent: 0,
+  taxPercent: 0,
   instruments: [
     {
       id: "pocket-meter-200u",

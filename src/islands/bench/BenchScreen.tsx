@@ -30,7 +30,10 @@ const BANDS: readonly { readonly band: Band; readonly title: string; readonly em
 /** Late stages first: what is nearest to leaving the bench is done first; the dangerous waits for nobody. */
 const CODE_ORDER: readonly string[] = [
   "now/failed-check",
+  "now/part-late",
+  "now/owner-no",
   "now/sign-off",
+  "now/hand-back",
   "now/run",
   "now/final-tests",
   "now/put-back",
@@ -39,6 +42,7 @@ const CODE_ORDER: readonly string[] = [
   "now/replace",
   "now/after-faulty",
   "now/part-chosen",
+  "now/cheaper",
   "now/after-undecided",
   "now/measure",
   "now/isolate",

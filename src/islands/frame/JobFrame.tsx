@@ -6,6 +6,7 @@ import { JobLedger } from "./JobLedger";
 import { JobShaft } from "./JobShaft";
 import { Lapsed } from "./Lapsed";
 import { NextBar } from "./NextBar";
+import { OwnerCard } from "./OwnerCard";
 import { StopBar } from "./StopBar";
 import { TopBar } from "./TopBar";
 import type { JobScreen } from "./use-job-screen";
@@ -46,6 +47,7 @@ export function JobFrame({ screen, shop, stage, hasOwnFoot = false, children }: 
         <main className="flex min-w-0 flex-1 flex-col px-4 pt-4 md:px-6">
           <Lapsed screen={screen} shop={shop} stage={stage} />
           <StopBar screen={screen} />
+          <OwnerCard job={job} shop={shop} stage={stage} />
           {children}
           <JobLedger job={job} shop={shop} stage={stage} />
           {hasOwnFoot ? null : <NextBar screen={screen} shop={shop} stage={stage} />}

@@ -105,7 +105,7 @@ export function JobLedger({
     <section aria-label="Ledger" className="mt-6">
       <div className="flex flex-wrap items-end justify-between gap-3 border-ring border-b-2 pb-1">
         <h2 className="font-semibold text-soft">What was done, newest first</h2>
-        <LedgerForms job={job} stage={stage} />
+        <LedgerForms job={job} shop={shop} stage={stage} />
       </div>
       {problem ? (
         <p role="alert" className="py-2 font-semibold text-oxide">

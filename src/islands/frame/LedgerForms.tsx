@@ -2,19 +2,27 @@ import { useEffect, useRef, useState } from "react";
 import { EMPTY_FOLLOW_UP_FACTS } from "@/core/job/log/empty-facts";
 import type { JobView } from "@/core/job/log/reduce";
 import type { Stage } from "@/core/job/stages";
+import { parseMoney } from "@/core/quantity/money";
+import type { Shop } from "@/core/shop/shop";
 import { Field } from "../fields/Field";
+import { Message } from "../fields/Message";
 import { useAwake } from "../state/awake";
 import { useDraft } from "../state/draft";
 import { type Posted, postEntry } from "../state/post-entry";
+import { askMessage } from "../words/messages";
 import { onKey } from "./keys";
 
-type Form = "note" | "owner" | "again" | "timer";
+type Form = "note" | "owner" | "again" | "timer" | "time";
 
 interface LedgerDraft {
   readonly note: string;
   readonly question: string;
   readonly means: string;
   readonly answer: string;
+  readonly price: string;
+  readonly byDay: string;
+  readonly spent: string;
+  readonly why: string;
   readonly what: string;
   readonly onDay: string;
   readonly condition: string;
@@ -27,6 +35,10 @@ const EMPTY: LedgerDraft = {
   question: "",
   means: "telephone",
   answer: "asked",
+  price: "",
+  byDay: "",
+  spent: "",
+  why: "",
   what: "",
   onDay: "",
   condition: "",
@@ -34,7 +46,7 @@ const EMPTY: LedgerDraft = {
   minutes: "30",
 };
 
-function postedBy(form: Form, draft: LedgerDraft, stage: Stage): Posted {
+function postedBy(form: Form, draft: LedgerDraft, stage: Stage, priceMinor: number | null): Posted {
   switch (form) {
     case "note":
       return { kind: "note", stage, payload: { text: draft.note } };
@@ -42,7 +54,13 @@ function postedBy(form: Form, draft: LedgerDraft, stage: Stage): Posted {
       return {
         kind: "owner-answer",
         stage,
-        payload: { question: draft.question, answer: draft.answer, means: draft.means },
+        payload: {
+          question: draft.question,
+          answer: draft.answer,
+          means: draft.means,
+          priceMinor,
+          ...(draft.answer === "asked" && draft.byDay !== "" ? { byDay: draft.byDay } : {}),
+        },
       };
     case "again":
       return {
@@ -55,6 +73,16 @@ function postedBy(form: Form, draft: LedgerDraft, stage: Stage): Posted {
           condition: draft.condition,
         },
       };
+    case "time":
+      return {
+        kind: "time-spent",
+        stage,
+        payload: {
+          seconds: Math.round(Number(draft.spent.replace(",", ".")) * 60),
+          how: "typed",
+          why: draft.why,
+        },
+      };
     case "timer":
       return {
         kind: "timer-started",
@@ -65,7 +93,8 @@ function postedBy(form: Form, draft: LedgerDraft, stage: Stage): Posted {
 }
 
 interface FieldsProps {
-  readonly form: Form;
+  readonly job: JobView;
+  readonly shop: Shop;
   readonly draft: LedgerDraft;
   set(change: Partial<LedgerDraft>): void;
 }
@@ -89,7 +118,14 @@ function NoteFields({ draft, set }: FieldsProps) {
   );
 }
 
-function OwnerFields({ draft, set }: FieldsProps) {
+function OwnerFields({ job, shop, draft, set }: FieldsProps) {
+  const { currency } = shop.settings;
+  const price = draft.price.trim() === "" ? undefined : parseMoney(draft.price, currency, "Price");
+  const message = askMessage(
+    { jobId: job.jobId, machine: job.takenIn?.machine ?? "" },
+    { question: draft.question, priceMinor: price?.ok ? price.value : null, byDay: draft.byDay },
+    shop.settings,
+  );
   return (
     <>
       <Field label="What to ask the owner" className="grow">
@@ -110,7 +146,7 @@ function OwnerFields({ draft, set }: FieldsProps) {
             value={draft.answer}
             onChange={(event) => set({ answer: event.target.value })}
           >
-            <option value="asked">asked</option>
+            <option value="asked">asked, not answered yet</option>
             <option value="yes">answered yes</option>
             <option value="no">answered no</option>
           </select>
@@ -130,6 +166,31 @@ function OwnerFields({ draft, set }: FieldsProps) {
           </select>
         )}
       </Field>
+      <Field label={`It comes to, ${currency}`} className="w-36">
+        {(ids) => (
+          <input
+            {...ids}
+            className="input num"
+            inputMode="decimal"
+            value={draft.price}
+            onChange={(event) => set({ price: event.target.value })}
+          />
+        )}
+      </Field>
+      {draft.answer === "asked" ? (
+        <Field label="Answer by">
+          {(ids) => (
+            <input
+              {...ids}
+              type="date"
+              className="input"
+              value={draft.byDay}
+              onChange={(event) => set({ byDay: event.target.value })}
+            />
+          )}
+        </Field>
+      ) : null}
+      <Message label="To send, as it is" text={message} />
     </>
   );
 }
@@ -204,6 +265,37 @@ function TimerFields({ draft, set }: FieldsProps) {
   );
 }
 
+/** Correcting the counted minutes: more, or fewer with a minus. */
+function TimeFields({ job, draft, set }: FieldsProps) {
+  return (
+    <>
+      <Field
+        label="Minutes to add"
+        hint={`${Math.floor(job.secondsSpent / 60)} min are in the log; -10 takes ten off.`}
+      >
+        {(ids) => (
+          <input
+            {...ids}
+            className="input num"
+            value={draft.spent}
+            onChange={(event) => set({ spent: event.target.value })}
+          />
+        )}
+      </Field>
+      <Field label="Why" className="grow">
+        {(ids) => (
+          <input
+            {...ids}
+            className="input"
+            value={draft.why}
+            onChange={(event) => set({ why: event.target.value })}
+          />
+        )}
+      </Field>
+    </>
+  );
+}
+
 const FORMS: readonly {
   readonly id: Form;
   readonly label: string;
@@ -213,30 +305,17 @@ const FORMS: readonly {
   { id: "owner", label: "Ask owner", Fields: OwnerFields },
   { id: "again", label: "Look again", Fields: AgainFields },
   { id: "timer", label: "Timer", Fields: TimerFields },
+  { id: "time", label: "Minutes", Fields: TimeFields },
 ];
 
-function OpenQuestions({ job, stage }: { readonly job: JobView; readonly stage: Stage }) {
-  return job.questions.map(({ question, means, seq }) => (
-    <p key={seq} className="flex w-full flex-wrap items-center gap-2">
-      <span className="grow">Owner was asked: {question}</span>
-      {(["yes", "no"] as const).map((answer) => (
-        <button
-          key={answer}
-          type="button"
-          className="btn btn-outline"
-          onClick={() =>
-            postEntry(job.jobId, { kind: "owner-answer", stage, payload: { question, answer, means } })
-          }
-        >
-          Said {answer}
-        </button>
-      ))}
-    </p>
-  ));
+interface LedgerProps {
+  readonly job: JobView;
+  readonly shop: Shop;
+  readonly stage: Stage;
 }
 
 /** Notes, questions to the owner, dated looks and timers: a few words, kept as they are typed. */
-export function LedgerForms({ job, stage }: { readonly job: JobView; readonly stage: Stage }) {
+export function LedgerForms({ job, shop, stage }: LedgerProps) {
   const isAwake = useAwake();
   const [form, setForm] = useState<Form | undefined>(undefined);
   useEffect(
@@ -259,26 +338,36 @@ export function LedgerForms({ job, stage }: { readonly job: JobView; readonly st
             aria-expanded={form === id}
             onClick={() => setForm(form === id ? undefined : id)}
           >
-            {label}
+            {label}{" "}
+            {id === "note" ? (
+              <span aria-hidden="true" className="key key-hint hidden md:inline">
+                n
+              </span>
+            ) : null}
           </button>
         ))}
       </div>
       {form ? (
-        <LedgerForm key={form} job={job} stage={stage} form={form} onDone={() => setForm(undefined)} />
+        <LedgerForm
+          key={form}
+          job={job}
+          shop={shop}
+          stage={stage}
+          form={form}
+          onDone={() => setForm(undefined)}
+        />
       ) : null}
-      <OpenQuestions job={job} stage={stage} />
     </>
   );
 }
 
 function LedgerForm({
   job,
+  shop,
   stage,
   form,
   onDone,
-}: {
-  readonly job: JobView;
-  readonly stage: Stage;
+}: LedgerProps & {
   readonly form: Form;
   onDone(): void;
 }) {
@@ -286,7 +375,10 @@ function LedgerForm({
   const [problem, setProblem] = useState<string | undefined>(undefined);
   const { Fields } = FORMS.find(({ id }) => id === form) ?? { Fields: NoteFields };
   const keep = async (): Promise<void> => {
-    const kept = await postEntry(job.jobId, postedBy(form, draft, stage));
+    const isPriced = form === "owner" && draft.price.trim() !== "";
+    const price = isPriced ? parseMoney(draft.price, shop.settings.currency, "Price") : undefined;
+    if (price && !price.ok) return setProblem(price.issues.map(({ message }) => message).join(" "));
+    const kept = await postEntry(job.jobId, postedBy(form, draft, stage, price ? price.value : null));
     if (!kept.ok) return setProblem(kept.issues.map(({ message }) => message).join(" "));
     clear();
     onDone();
@@ -299,7 +391,7 @@ function LedgerForm({
         void keep();
       }}
     >
-      <Fields form={form} draft={draft} set={(change) => setDraft({ ...draft, ...change })} />
+      <Fields job={job} shop={shop} draft={draft} set={(change) => setDraft({ ...draft, ...change })} />
       <button type="submit" className="btn btn-primary">
         Keep
       </button>

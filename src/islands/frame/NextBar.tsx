@@ -9,6 +9,7 @@ import { useAwake } from "../state/awake";
 import { $found } from "../state/found";
 import { stepAction, stepHref, stepWords } from "../words/steps";
 import { bringIntoView, goToAnchor } from "./anchor";
+import { Clock } from "./Clock";
 import { onKey } from "./keys";
 import { Undo } from "./Undo";
 import type { JobScreen } from "./use-job-screen";
@@ -31,7 +32,8 @@ export function NextLink({ screen, shop, stage }: BarProps) {
   const step = useNextStep(screen, shop);
   const link = useRef<HTMLAnchorElement>(null);
   useEffect(() => onKey("g", () => link.current?.click()), []);
-  const isHere = step.stage === stage && step.code !== "gone";
+  // The owner's card stands on every screen of the job.
+  const isHere = (step.stage === stage || step.at === "owner") && step.code !== "gone";
   return (
     <a
       ref={link}
@@ -44,7 +46,10 @@ export function NextLink({ screen, shop, stage }: BarProps) {
         showHere(step.at);
       }}
     >
-      {stepAction(step)} <kbd className="key key-hint hidden md:inline">g</kbd>
+      {stepAction(step)}{" "}
+      <span aria-hidden="true" className="key key-hint hidden md:inline">
+        g
+      </span>
     </a>
   );
 }
@@ -64,9 +69,13 @@ export function NextBar(props: BarProps) {
       className="no-print sticky bottom-0 z-20 -mx-4 mt-auto flex flex-wrap items-center gap-x-5 gap-y-1 border-rule border-t bg-paper px-4 py-2 md:-mx-6 md:px-6"
       data-testid="next-bar"
     >
-      <p className="min-w-0 flex-1 basis-24 truncate md:basis-40 text-soft" data-testid="next-words">
+      <p
+        className={`min-w-0 flex-1 basis-24 truncate text-soft md:block md:basis-40 ${step.band === "now" ? "hidden" : ""}`}
+        data-testid="next-words"
+      >
         {stepWords(step, shop.settings.zone)}
       </p>
+      {isAwake ? <Clock job={screen.job} stage={stage} /> : null}
       {isAwake ? <Undo job={screen.job} shop={shop} stage={stage} /> : null}
       <NextLink {...props} />
     </div>

@@ -50,7 +50,10 @@ export function Undo({ job, shop, stage }: UndoProps) {
         className="btn btn-outline"
         onClick={() => void undoLast(job.jobId, stage).then(setProblem)}
       >
-        Undo <kbd className="key key-hint">u</kbd>
+        Undo{" "}
+        <span aria-hidden="true" className="key key-hint">
+          u
+        </span>
       </button>
     </div>
   );

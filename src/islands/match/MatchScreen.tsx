@@ -16,6 +16,7 @@ import { usePost } from "../state/use-post";
 import { fitReasonWords } from "../words/match";
 import { Candidates, Rejected, Requirement } from "./Candidates";
 import { FIT_WORDS, FitMark } from "./FitMark";
+import { Orders } from "./Orders";
 
 interface MatchProps {
   readonly job: JobView;
@@ -199,6 +200,7 @@ export function MatchScreen({ job: fromPage, shop, parts }: MatchProps) {
       ) : (
         <Nothing job={job} />
       )}
+      <Orders job={job} shop={shop} />
     </JobFrame>
   );
 }

@@ -34,7 +34,18 @@ function Text({
   className = "",
 }: {
   readonly model: Model;
-  readonly name: "shopName" | "volts" | "hertz" | "zone" | "currency" | "labourRate" | "residualOutlet";
+  readonly name:
+    | "shopName"
+    | "address"
+    | "telephone"
+    | "volts"
+    | "hertz"
+    | "zone"
+    | "currency"
+    | "labourRate"
+    | "partsMarkupPercent"
+    | "taxPercent"
+    | "residualOutlet";
   readonly label: string;
   readonly list?: string;
   readonly className?: string;
@@ -172,12 +183,16 @@ function SetUpForm(props: SetUpProps) {
       <div className="grid gap-x-10 gap-y-5 lg:grid-cols-2">
         <section aria-label="Shop" className="grid content-start gap-x-4 gap-y-3 sm:grid-cols-2">
           <Text model={model} name="shopName" label="Name of the shop" className="sm:col-span-2" />
+          <Text model={model} name="address" label="Address, for the owner's sheet" />
+          <Text model={model} name="telephone" label="Telephone, for the owner's sheet" />
           <Region model={model} regions={regions} />
           <Text model={model} name="volts" label="Supply volts" />
           <Text model={model} name="hertz" label="Supply hertz" />
           <Text model={model} name="zone" label="Time zone" list="zones" />
           <Text model={model} name="currency" label="Currency" list="currencies" />
           <Text model={model} name="labourRate" label={`Labour an hour, ${model.draft.currency}`} />
+          <Text model={model} name="partsMarkupPercent" label="Mark-up on parts, percent" />
+          <Text model={model} name="taxPercent" label="Tax on the whole, percent" />
           <div className="sm:col-span-2">
             <Text model={model} name="residualOutlet" label="Outlet behind an RCD (GFCI), as you call it" />
             <p className="mt-1 text-soft">

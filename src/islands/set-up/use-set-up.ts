@@ -14,10 +14,16 @@ export interface StoredSettings {
 }
 
 /** Settings with the numbers as they are typed. */
-export interface SetUpDraft extends Omit<Settings, "volts" | "hertz" | "labourRateMinor" | "instruments"> {
+export interface SetUpDraft
+  extends Omit<
+    Settings,
+    "volts" | "hertz" | "labourRateMinor" | "partsMarkupPercent" | "taxPercent" | "instruments"
+  > {
   readonly volts: string;
   readonly hertz: string;
   readonly labourRate: string;
+  readonly partsMarkupPercent: string;
+  readonly taxPercent: string;
   readonly instruments: readonly InstrumentDraft[];
 }
 
@@ -27,12 +33,14 @@ export type InstrumentDraft = Omit<Instrument, "percent" | "counts"> & {
 };
 
 function draftOf(settings: Settings): SetUpDraft {
-  const { volts, hertz, labourRateMinor, instruments, ...rest } = settings;
+  const { volts, hertz, labourRateMinor, partsMarkupPercent, taxPercent, instruments, ...rest } = settings;
   const digits = minorDigits(settings.currency);
   return {
     ...rest,
     volts: String(volts),
     hertz: String(hertz),
+    partsMarkupPercent: String(partsMarkupPercent),
+    taxPercent: String(taxPercent),
     labourRate: (labourRateMinor / 10 ** digits).toFixed(digits),
     instruments: instruments.map((one) => ({
       ...one,
@@ -61,6 +69,8 @@ export function readSetUp(draft: SetUpDraft): {
     ...rest,
     volts: number(draft.volts),
     hertz: number(draft.hertz),
+    partsMarkupPercent: number(draft.partsMarkupPercent),
+    taxPercent: number(draft.taxPercent),
     labourRateMinor: rate?.ok ? rate.value : 0,
     instruments: draft.instruments.map((one) => ({
       ...one,

@@ -1,23 +1,7 @@
 import type { BeforeAfter } from "@/core/job/sign-off/before-after";
 import { formatText } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
-
-const QUANTITY: ReadonlyMap<string, string> = new Map(
-  Object.entries<string>({
-    current: "Running current",
-    time: "Stop time",
-    capacitance: "Capacitance",
-    noise: "Noise",
-    temperature: "Temperature",
-    speed: "Speed",
-  }),
-);
-
-function nameOf({ id }: BeforeAfter, shop: Shop): string {
-  const move = shop.moves.find((one) => one.id === id)?.title.replace(/^Measure the /, "");
-  const name = QUANTITY.get(id) ?? move ?? id;
-  return `${name.charAt(0).toUpperCase()}${name.slice(1)}`;
-}
+import { figureName } from "../words/figures";
 
 /** A ratio says nothing of temperatures and levels: they are told by their difference. */
 function ratio({ before, after, unit }: BeforeAfter): string {
@@ -57,7 +41,7 @@ export function Figures({ rows, shop }: { readonly rows: readonly BeforeAfter[];
         {rows.map((row) => (
           <tr key={row.id} className="border-rule border-t">
             <th scope="row" className="py-1.5 font-medium">
-              {nameOf(row, shop)}
+              {figureName(row, shop)}
             </th>
             <td className="pl-3 text-right">{cell(row.before, row.unit)}</td>
             <td className="pl-3 text-right">{cell(row.after, row.unit)}</td>

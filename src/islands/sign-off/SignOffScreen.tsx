@@ -2,12 +2,12 @@ import { useState } from "react";
 import type { JobView } from "@/core/job/log/reduce";
 import { stillOff } from "@/core/job/reassembly/put-back";
 import { type BeforeAfter, beforeAfter } from "@/core/job/sign-off/before-after";
-import { billOf } from "@/core/job/sign-off/bill";
+import { signedBill } from "@/core/job/sign-off/bill";
 import { finalSince, finalTests, hasFailedTest, signOffWord } from "@/core/job/sign-off/sign-off";
-import { dayIn, formatMoney, minorDigits } from "@/core/quantity/format";
-import { parseMoney } from "@/core/quantity/money";
+import { dayIn } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { Field } from "../fields/Field";
+import { Message } from "../fields/Message";
 import { Problem } from "../fields/Problem";
 import { DeadChecks } from "../frame/DeadChecks";
 import { JobFrame } from "../frame/JobFrame";
@@ -15,102 +15,15 @@ import { Part } from "../frame/Part";
 import { PlugQuestion } from "../frame/PlugQuestion";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
 import { useAwake } from "../state/awake";
-import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
-import { billWords } from "../words/bill";
+import { readyMessage } from "../words/messages";
 import { promiseWords } from "../words/put-back";
 import { RUN_RESULT, RUN_WORDS, SIGN_OFF_WORDS, UNPROVEN_WORDS } from "../words/runs";
 import { AcceptanceRun } from "./AcceptanceRun";
+import { Bill } from "./Bill";
 import { Covers } from "./Covers";
 import { Figures } from "./Figures";
 import { asksLater, Promises } from "./Promises";
-
-interface BillDraft {
-  readonly minutes: string;
-  readonly parts: string | null;
-  readonly watch: string;
-}
-
-const EMPTY: BillDraft = { minutes: "", parts: null, watch: "" };
-
-/** What the owner pays and should watch, then the line that closes the job. */
-function Bill({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
-  const { currency, labourRateMinor } = shop.settings;
-  const digits = minorDigits(currency);
-  const partsChosen = job.parts.reduce((sum, { priceMinor }) => sum + priceMinor, 0);
-  const [draft, setDraft, clear] = useDraft<BillDraft>(`bill:${job.jobId}`, EMPTY);
-  const [wrong, setWrong] = useState<string | undefined>(undefined);
-  const { post, problem, isBusy } = usePost(job.jobId);
-  const parts = draft.parts ?? (partsChosen / 10 ** digits).toFixed(digits);
-  const minutes = Number(draft.minutes.replace(",", "."));
-  const labour = Number.isFinite(minutes) ? Math.round((minutes / 60) * labourRateMinor) : 0;
-  const typedParts = parseMoney(parts, currency, "Parts");
-  const bill = billOf(job, labour, typedParts.ok ? typedParts.value : 0);
-  const set = (change: Partial<BillDraft>): void => {
-    setWrong(undefined);
-    setDraft({ ...draft, ...change });
-  };
-  const sign = async (): Promise<void> => {
-    if (!typedParts.ok) return setWrong(typedParts.issues[0]?.message);
-    const payload = { minutes, partsMinor: typedParts.value, watch: draft.watch };
-    if (await post({ kind: "signed-off", stage: "sign-off", payload })) clear();
-  };
-  return (
-    <form
-      className="mt-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void sign();
-      }}
-    >
-      <div className="grid gap-3 sm:grid-cols-[150px_150px_minmax(0,1fr)]">
-        <Field label="Minutes charged" hint={labour > 0 ? formatMoney(labour, currency) : undefined}>
-          {(ids) => (
-            <input
-              {...ids}
-              className="input num"
-              inputMode="decimal"
-              value={draft.minutes}
-              onChange={(event) => set({ minutes: event.target.value })}
-            />
-          )}
-        </Field>
-        <Field label={`Parts, ${currency}`} error={wrong}>
-          {(ids) => (
-            <input
-              {...ids}
-              className="input num"
-              inputMode="decimal"
-              value={parts}
-              onChange={(event) => set({ parts: event.target.value })}
-            />
-          )}
-        </Field>
-        <Field label="What the owner should watch">
-          {(ids) => (
-            <input
-              {...ids}
-              className="input"
-              value={draft.watch}
-              onChange={(event) => set({ watch: event.target.value })}
-            />
-          )}
-        </Field>
-      </div>
-      {labour > 0 ? <p className="mt-2">{billWords(bill, currency)}</p> : null}
-      {bill.isAboveCeiling ? (
-        <p role="status" className="mt-1 font-semibold text-brass">
-          That is above {formatMoney(job.takenIn?.ceilingMinor ?? 0, currency)}: the owner wanted to be asked
-          first, and no yes is written down.
-        </p>
-      ) : null}
-      <button type="submit" className="btn btn-primary btn-loud mt-3" disabled={isBusy}>
-        Sign off
-      </button>
-      <Problem text={problem} />
-    </form>
-  );
-}
 
 function Word({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
   const { word, unproven } = signOffWord(job, shop);
@@ -167,8 +80,18 @@ function Reopen({ job }: { readonly job: JobView }) {
   );
 }
 
-function Signed({ job }: { readonly job: JobView }) {
+function Signed({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
   if (!job.signedOff) return null;
+  const { word } = job.signedOff;
+  const message = readyMessage(
+    { jobId: job.jobId, machine: job.takenIn?.machine ?? "" },
+    {
+      done: job.interventions.map(({ label }) => label),
+      due: signedBill(job, job.signedOff).due,
+      isRepaired: word === "repaired" || word === "not-yet-proven",
+    },
+    shop.settings,
+  );
   return (
     <div className="move mb-3 flex flex-wrap items-center gap-5 px-5 py-4">
       <h2 className="font-bold text-[30px] leading-tight">
@@ -183,6 +106,7 @@ function Signed({ job }: { readonly job: JobView }) {
         </a>
       ) : null}
       <Reopen job={job} />
+      <Message label="To tell the owner" text={message} />
     </div>
   );
 }
@@ -234,7 +158,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
             : "word";
   return (
     <>
-      <Signed job={job} />
+      <Signed job={job} shop={shop} />
       {left > 0 ? <StillOff job={job} left={left} /> : null}
       <Part
         title="Final tests of its class"

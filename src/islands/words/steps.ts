@@ -1,6 +1,7 @@
 import type { NextStep } from "@/core/job/next-step";
 import { formatDay, formatInstant } from "@/core/quantity/format";
 import { inSentence } from "./in-sentence";
+import { OWNER_END_WORDS } from "./owner";
 import { whenWords } from "./put-back";
 import { SIGN_OFF_WORDS } from "./runs";
 
@@ -36,6 +37,15 @@ const STEPS: ReadonlyMap<string, Words> = new Map(
     "now/measure": (step) => param(step, "title"),
     "wait/owner": (step, zone) =>
       `Owner, asked ${step.until ? formatInstant(step.until, zone) : ""}: ${param(step, "question")}`,
+    "now/owner-no": () => "The owner said no",
+    "now/cheaper": () => "The owner wants a cheaper way",
+    "now/hand-back": (step) => `The owner said no: ${inSentence(endWords(step))}`,
+    "wait/hold": (step) =>
+      step.until ? `On hold until ${formatDay(step.until)}` : "On hold by the owner's word",
+    "wait/part": (step, zone) =>
+      `${param(step, "part")}, ordered ${formatInstant(param(step, "since"), zone)}${step.until ? `, expected ${formatDay(step.until)}` : ""}`,
+    "now/part-late": (step) =>
+      `Overdue since ${step.until ? formatDay(step.until) : ""}: ${inSentence(param(step, "part"))}`,
     "wait/cool-down": (step, zone) =>
       `Cooling down until ${step.until ? formatInstant(step.until, zone) : ""}`,
     "wait/drain": (step, zone) => `Draining until ${step.until ? formatInstant(step.until, zone) : ""}`,
@@ -44,6 +54,10 @@ const STEPS: ReadonlyMap<string, Words> = new Map(
     "due/later": (step) => withCondition(step),
   }),
 );
+
+function endWords(step: NextStep): string {
+  return OWNER_END_WORDS[param(step, "leadsTo") as keyof typeof OWNER_END_WORDS] ?? "";
+}
 
 /** What doing the step is called, as a button says it. */
 const ACTIONS: ReadonlyMap<string, (step: NextStep) => string> = new Map(
@@ -71,6 +85,17 @@ const ACTIONS: ReadonlyMap<string, (step: NextStep) => string> = new Map(
     "now/make-safe": () => "Make it safe",
     "now/measure": (step) => param(step, "title"),
     "wait/owner": () => "Write down the answer",
+    "now/owner-no": () => "Say what then",
+    "now/cheaper": () => "Choose a cheaper way",
+    "now/hand-back": (step) =>
+      step.stage === "put-back"
+        ? "Put it together"
+        : param(step, "leadsTo") === "hand-back"
+          ? "Hand it back"
+          : "Close the job",
+    "wait/hold": () => "Take it up again",
+    "wait/part": () => "It has arrived",
+    "now/part-late": () => "Ask after it",
     "wait/cool-down": () => "Go on without waiting",
     "wait/drain": () => "Go on without waiting",
     "wait/warm-run": () => "Go on without waiting",

@@ -78,12 +78,20 @@ export const standingAnswer = strictObject({
   runs: lines(),
   signedOff: yup.object({ seq: yup.number().required(), word: yup.string().required() }).nullable().defined(),
   followUps: lines(),
+  ownerSaid: yup
+    .object({ seq: yup.number().required(), answer: yup.string().required() })
+    .nullable()
+    .defined(),
+  orders: lines(),
 });
 
 /** Schema of a JobView on the wire. */
 export const jobViewAnswer = strictObject({
   ...whereItStands,
   deadChecks: rows(),
+  ownerSaid: seqRow.nullable().defined(),
+  orders: rows(),
+  secondsSpent: yup.number().integer().required(),
   takenIn: seqRow.nullable().defined(),
   plate: seqRow.nullable().defined(),
   capacitors: rows(),

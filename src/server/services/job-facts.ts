@@ -14,7 +14,7 @@ import { heldOwnerNames } from "@/server/repositories/owners";
 import type { ShopContext } from "./shop-context";
 
 /** Raised whenever facts are worked out in another way: those kept are then worked out again. */
-const FACTS_VERSION = 2;
+const FACTS_VERSION = 3;
 
 type FactsContext = Pick<ShopContext, "knowledge" | "limits">;
 

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { closedJobOf } from "@/core/job/isolation/closed-job";
+import { EMPTY_BILL_FACTS } from "@/core/job/log/empty-facts";
 import type { Payloads } from "@/core/job/log/entry";
 import { KNOWLEDGE } from "../shop-context";
 import { CARDER, type Line, logOf, viewOf } from "./entries";
@@ -14,7 +15,7 @@ const fitted = (...faultIds: string[]): Line => [
 ];
 const leaves = (word: Payloads["signed-off"]["word"]): Line => [
   "signed-off",
-  { word, unproven: [], minutes: 30, labourMinor: 1400, partsMinor: 0, watch: "" },
+  { word, unproven: [], minutes: 30, labourMinor: 1400, partsMinor: 0, watch: "", ...EMPTY_BILL_FACTS },
 ];
 const taught = (...lines: Line[]) =>
   closedJobOf(viewOf(logOf(["taken-in", CARDER], ...lines)), KNOWLEDGE.faults);

@@ -3,6 +3,7 @@ import { createIsolator } from "@/core/isolation/isolate";
 import { kindByName } from "@/core/job/door/machine-kind";
 import { foundByHand } from "@/core/job/isolation/found-by-hand";
 import { isolationRequest } from "@/core/job/isolation/isolation-request";
+import { EMPTY_BILL_FACTS } from "@/core/job/log/empty-facts";
 import type { Payloads } from "@/core/job/log/entry";
 import { accessOn, repairsOn } from "@/core/knowledge/kind-costs";
 import { DEFAULT_SETTINGS } from "@/core/shop/settings";
@@ -205,7 +206,15 @@ describe("a machine that came back", () => {
   ];
   const signed: Line = [
     "signed-off",
-    { word: "repaired", unproven: [], minutes: 1, labourMinor: 1, partsMinor: 1, watch: "" },
+    {
+      word: "repaired",
+      unproven: [],
+      minutes: 1,
+      labourMinor: 1,
+      partsMinor: 1,
+      watch: "",
+      ...EMPTY_BILL_FACTS,
+    },
   ];
   const back: Line = ["reopened", { why: "Hums again" }];
   const heard = (...lines: readonly Line[]) =>

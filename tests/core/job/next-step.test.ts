@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { EMPTY_FOLLOW_UP_FACTS } from "@/core/job/log/empty-facts";
+import { EMPTY_FOLLOW_UP_FACTS, EMPTY_OWNER_FACTS } from "@/core/job/log/empty-facts";
 import type { Payloads } from "@/core/job/log/entry";
 import { collars, nextStep } from "@/core/job/next-step";
 import { KNOWLEDGE, LIMITS, TOOL_CARDS, TOOL_CONTEXT, TOOLS } from "../shop-context";
@@ -109,7 +109,10 @@ describe("what a machine on the bench waits for", () => {
     ],
     [
       "the owner was asked",
-      [...CHECKED, ["owner-answer", { question: "q", answer: "asked", means: "message" }]],
+      [
+        ...CHECKED,
+        ["owner-answer", { question: "q", answer: "asked", means: "message", ...EMPTY_OWNER_FACTS }],
+      ],
       true,
       "waiting",
       "wait/owner",
@@ -118,8 +121,8 @@ describe("what a machine on the bench waits for", () => {
       "the owner said yes",
       [
         ...CHECKED,
-        ["owner-answer", { question: "q", answer: "asked", means: "message" }],
-        ["owner-answer", { question: "q", answer: "yes", means: "message" }],
+        ["owner-answer", { question: "q", answer: "asked", means: "message", ...EMPTY_OWNER_FACTS }],
+        ["owner-answer", { question: "q", answer: "yes", means: "message", ...EMPTY_OWNER_FACTS }],
       ],
       true,
       "now",

@@ -1,6 +1,11 @@
 import { describe, expect, it } from "vitest";
 import { recallsFor } from "@/core/job/door/recall";
-import { EMPTY_FOLLOW_UP_FACTS, EMPTY_REFITTED_FACTS, EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
+import {
+  EMPTY_BILL_FACTS,
+  EMPTY_FOLLOW_UP_FACTS,
+  EMPTY_REFITTED_FACTS,
+  EMPTY_REMOVED_FACTS,
+} from "@/core/job/log/empty-facts";
 import type { Removed } from "@/core/job/log/entry";
 import { collars, nextStep } from "@/core/job/next-step";
 import { putBackOrder, stillOff, wireMap } from "@/core/job/reassembly/put-back";
@@ -70,7 +75,15 @@ describe("what is still off", () => {
     expect(collar(off("washer"), back(2))).toBe("to-come");
     const signed: Line = [
       "signed-off",
-      { word: "not-yet-proven", unproven: [], minutes: 1, labourMinor: 0, partsMinor: 0, watch: "" },
+      {
+        word: "not-yet-proven",
+        unproven: [],
+        minutes: 1,
+        labourMinor: 0,
+        partsMinor: 0,
+        watch: "",
+        ...EMPTY_BILL_FACTS,
+      },
     ];
     expect(collar(signed)).toBe("done");
     expect(collar(signed, ["reopened", { why: "hums again" }])).toBe("to-come");

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { EMPTY_FOLLOW_UP_FACTS } from "@/core/job/log/empty-facts";
+import { EMPTY_FOLLOW_UP_FACTS, EMPTY_OWNER_FACTS } from "@/core/job/log/empty-facts";
 import type { Entry, EntryKind, Payloads } from "@/core/job/log/entry";
 import type { JobView } from "@/core/job/log/reduce";
 import { tool } from "@/tools/capacitor/capacitor-against-mark/tool";
@@ -26,7 +26,7 @@ const LINES: readonly Line[] = [
   ["reading", READING],
   ["note", { text: "x" }],
   ["follow-up", { ...EMPTY_FOLLOW_UP_FACTS, what: "look" }],
-  ["owner-answer", { question: "q", answer: "asked", means: "message" }],
+  ["owner-answer", { question: "q", answer: "asked", means: "message", ...EMPTY_OWNER_FACTS }],
   ["timer-started", { what: "drain", seconds: 9 }],
   ["opened", { access: "hump", is: "capacitor-cover" }],
 ];

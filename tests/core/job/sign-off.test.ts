@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { EMPTY_REFITTED_FACTS, EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
+import { EMPTY_BILL_FACTS, EMPTY_REFITTED_FACTS, EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
 import type { AcceptanceRun, Complaint } from "@/core/job/log/entry";
 import { putBackOrder } from "@/core/job/reassembly/put-back";
 import { beforeAfter } from "@/core/job/sign-off/before-after";
@@ -255,7 +255,15 @@ describe("putting back", () => {
   it("it cannot be signed off with a washer missing, and can once that is accounted for", () => {
     const signed: Line = [
       "signed-off",
-      { word: "repaired", unproven: [], minutes: 1, labourMinor: 1, partsMinor: 1, watch: "" },
+      {
+        word: "repaired",
+        unproven: [],
+        minutes: 1,
+        labourMinor: 1,
+        partsMinor: 1,
+        watch: "",
+        ...EMPTY_BILL_FACTS,
+      },
     ];
     expect(guard([...START, SCREWS], signed)).toEqual(["guard/parts-off"]);
     expect(

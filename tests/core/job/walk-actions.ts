@@ -1,4 +1,9 @@
-import { EMPTY_FOLLOW_UP_FACTS, EMPTY_REFITTED_FACTS, EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
+import {
+  EMPTY_BILL_FACTS,
+  EMPTY_FOLLOW_UP_FACTS,
+  EMPTY_REFITTED_FACTS,
+  EMPTY_REMOVED_FACTS,
+} from "@/core/job/log/empty-facts";
 import type { Complaint, Entry, EntryKind, NewEntry, Payloads, TakenIn } from "@/core/job/log/entry";
 import type { JobView } from "@/core/job/log/reduce";
 import { resolveLimits } from "@/core/knowledge/resolve-limits";
@@ -336,6 +341,7 @@ function astray({ entries }: Walk): Action {
         labourMinor: 0,
         partsMinor: 0,
         watch: "",
+        ...EMPTY_BILL_FACTS,
       }),
   ])();
 }

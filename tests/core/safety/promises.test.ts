@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { EMPTY_REFITTED_FACTS } from "@/core/job/log/empty-facts";
+import { EMPTY_BILL_FACTS, EMPTY_REFITTED_FACTS } from "@/core/job/log/empty-facts";
 import { gapsFor } from "@/core/safety/bench-gaps";
 import { type Line, logOf, OUT, ran, T0, viewOf } from "../job/entries";
 import { LIMITS } from "../shop-context";
@@ -237,7 +237,15 @@ describe("live work is earned", () => {
         ...READY,
         [
           "signed-off",
-          { word: "not-yet-proven", unproven: [], minutes: 1, labourMinor: 0, partsMinor: 0, watch: "" },
+          {
+            word: "not-yet-proven",
+            unproven: [],
+            minutes: 1,
+            labourMinor: 0,
+            partsMinor: 0,
+            watch: "",
+            ...EMPTY_BILL_FACTS,
+          },
         ],
         ["reopened", { why: "hums" }],
         PLUGGED,

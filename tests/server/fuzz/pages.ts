@@ -13,6 +13,7 @@ import { SheetScreen } from "@/islands/sign-off/SheetScreen";
 import { SignOffScreen } from "@/islands/sign-off/SignOffScreen";
 import { TagScreen } from "@/islands/take-in/TagScreen";
 import { TakeInScreen } from "@/islands/take-in/TakeInScreen";
+import { letterOf } from "@/letter/letter";
 import type { ShopContext } from "@/server/services/shop-context";
 import { shopProps } from "@/server/services/shop-props";
 
@@ -38,7 +39,18 @@ export function pagesOf(
     page(DecideScreen, base),
     page(PutBackScreen, { ...base, repairs }),
     page(SignOffScreen, base),
-    page(SheetScreen, { ...base, ownerName: owner.ownerName }),
+    page(SheetScreen, {
+      ...base,
+      ownerName: owner.ownerName,
+      isOwnCopy: false,
+      letter: letterOf(view, {
+        shop,
+        ownerName: owner.ownerName,
+        faults: context.knowledge.faults,
+        sentences: new Map(),
+      }),
+    }),
+    page(SheetScreen, { ...base, ownerName: owner.ownerName, isOwnCopy: true, letter: undefined }),
     page(TagScreen, { ...base, ownerName: owner.ownerName, code: "data:," }),
     page(BenchScreen, {
       page: JSON.stringify({

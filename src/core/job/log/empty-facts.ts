@@ -29,3 +29,7 @@ export const EMPTY_FOLLOW_UP_FACTS = {
   afterHours: null,
   condition: "",
 } as const;
+
+export const EMPTY_OWNER_FACTS = { priceMinor: null, byDay: null, leadsTo: "", words: "" } as const;
+
+export const EMPTY_BILL_FACTS = { discountMinor: 0, taxMinor: 0, isFree: false, leftOut: "" } as const;

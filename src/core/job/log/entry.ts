@@ -26,6 +26,7 @@ export type Refitted = Payloads["refitted"];
 export type FigurePair = AcceptanceRun["figures"][number];
 export type AcceptanceRun = Payloads["acceptance-run"];
 export type SignedOff = Payloads["signed-off"];
+export type OrderLinked = Payloads["order-linked"];
 export type OwnerAnswer = Payloads["owner-answer"];
 export type TimerStarted = Payloads["timer-started"];
 export type FollowUp = Payloads["follow-up"];

@@ -19,6 +19,7 @@ import type {
   InterventionDone,
   MotorPlate,
   MoveAnswer,
+  OrderLinked,
   OwnerAnswer,
   PartChosen,
   Payloads,
@@ -76,6 +77,12 @@ export interface JobView extends Reassembly {
   /** Prices that hold for this job, minor units, by repair; `machine` is another machine. */
   readonly prices: Readonly<Record<string, number>>;
   readonly questions: readonly (OwnerAnswer & Placed)[];
+  /** What the owner answered last; null while nothing was answered. */
+  readonly ownerSaid: (OwnerAnswer & Placed) | null;
+  /** Parts that had to be bought, each as it stands. */
+  readonly orders: readonly (OrderLinked & Placed)[];
+  /** Seconds at the bench, counted and corrected. */
+  readonly secondsSpent: number;
   readonly timers: readonly (TimerStarted & Placed)[];
   /** Lines that stand and cannot be read any more. */
   readonly unreadable: readonly Placed[];
@@ -313,6 +320,11 @@ function brakeSeqOf(
   return ofKind(unstruck, "intervention").findLast(({ payload }) => payload.faultIds.some(isBrake))?.seq ?? 0;
 }
 
+function ownerSaidIn(unstruck: readonly Entry[]): JobView["ownerSaid"] {
+  const last = ofKind(unstruck, "owner-answer").findLast(({ payload }) => payload.answer !== "asked");
+  return last ? { ...last.payload, ...placed(last) } : null;
+}
+
 /** Entries in order to what the job says now. Pure; the same entries always give the same view. */
 export function reduceJob(jobId: number, entries: readonly Entry[], context: JobContext): JobView {
   const struck = struckSeqs(entries);
@@ -351,6 +363,12 @@ export function reduceJob(jobId: number, entries: readonly Entry[], context: Job
       ofKind(unstruck, "owner-answer").map((entry) => ({ ...entry.payload, ...placed(entry) })),
       ({ question }) => question,
     ).filter(({ answer }) => answer === "asked"),
+    ownerSaid: ownerSaidIn(unstruck),
+    orders: latestBy(
+      ofKind(unstruck, "order-linked").map((entry) => ({ ...entry.payload, ...placed(entry) })),
+      ({ part }) => part,
+    ),
+    secondsSpent: ofKind(unstruck, "time-spent").reduce((sum, { payload }) => sum + payload.seconds, 0),
     timers: ofKind(unstruck, "timer-started").map((entry) => ({ ...entry.payload, ...placed(entry) })),
     unreadable: unstruck.filter(({ kind }) => kind === "unreadable").map(placed),
     ledger: entries.map(

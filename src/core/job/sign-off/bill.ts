@@ -7,6 +7,10 @@ export interface Bill {
   /** Fee for looking, beside the repair or as its least. */
   readonly fee: number;
   readonly feeCounts: boolean;
+  readonly discount: number;
+  readonly tax: number;
+  /** Nothing is asked for it, by choice. */
+  readonly isFree: boolean;
   readonly total: number;
   readonly deposit: number;
   /** Total less what was paid ahead; below zero it is given back. */
@@ -22,25 +26,58 @@ function saidYes({ ledger }: JobView): boolean {
   );
 }
 
+/** What is charged, minor units; the tax in percent of the whole. */
+export interface Charged {
+  readonly labourMinor: number;
+  readonly partsMinor: number;
+  readonly discountMinor: number;
+  readonly taxPercent: number;
+  readonly isFree: boolean;
+}
+
 /**
- * Labour and parts with what was agreed at the door. A fee that is set off is the least the owner pays;
- * one that is not comes on top. Money in whole minor units.
- * @example billOf(view, 1400, 1200).total // 2600, or the fee where that is more
+ * Labour and parts with what was agreed at the door. A fee that is set off is the least the owner pays; one that is not
+ * comes on top; a discount takes off no more than there is; tax is on what is left. Money in whole minor units.
+ * @example billOf(view, { labourMinor: 1400, partsMinor: 1200, discountMinor: 0, taxPercent: 0, isFree: false }).total
+ * // 2600, or the fee where that is more
  */
-export function billOf(view: JobView, labour: number, parts: number): Bill {
+export function billOf(view: JobView, charged: Charged): Bill {
   const { feeMinor = null, feeCounts = true, depositMinor = null, ceilingMinor = null } = view.takenIn ?? {};
+  const { labourMinor: labour, partsMinor: parts, isFree } = charged;
   const fee = feeMinor ?? 0;
   const work = labour + parts;
-  const total = feeCounts ? Math.max(work, fee) : work + fee;
+  const full = feeCounts ? Math.max(work, fee) : work + fee;
+  const discount = Math.min(charged.discountMinor, full);
+  const net = isFree ? 0 : full - discount;
+  const tax = Math.round((net * charged.taxPercent) / 100);
+  const total = net + tax;
   const deposit = depositMinor ?? 0;
   return {
     labour,
     parts,
     fee,
     feeCounts,
+    discount,
+    tax,
+    isFree,
     total,
     deposit,
     due: total - deposit,
     isAboveCeiling: ceilingMinor !== null && total > ceilingMinor && !saidYes(view),
   };
+}
+
+/** What a signed-off machine cost, as it was charged then. */
+export function signedBill(
+  view: JobView,
+  signed: Omit<Charged, "taxPercent"> & { readonly taxMinor: number },
+): Bill {
+  const net = billOf(view, { ...signed, taxPercent: 0 });
+  const total = net.total + signed.taxMinor;
+  return { ...net, tax: signed.taxMinor, total, due: total - net.deposit };
+}
+
+/** Parts at the price that the owner pays for them. */
+export function withMarkup(costMinor: number, markupPercent: number): number {
+  return Math.round(costMinor * (1 + markupPercent / 100));
 }

@@ -1,13 +1,29 @@
+import { billOf } from "@/core/job/sign-off/bill";
 import { signOffWord } from "@/core/job/sign-off/sign-off";
 import { ok } from "@/core/result";
 import type { Completion } from "../../completion";
 
-/** The word is what the log allows at this moment; the bill is worked out at the rate of the shop. */
+/** The word is what the log allows at this moment; the bill is worked out at the rates of the shop. */
 export const complete: Completion<"signed-off"> = (draft, { view, shopContext }) => {
   const { word, unproven } = signOffWord(view, {
     deadChecks: shopContext.knowledge.deadChecks,
     limits: shopContext.limits,
   });
-  const labourMinor = Math.round((draft.minutes / 60) * shopContext.settings.value.labourRateMinor);
-  return ok({ payload: { ...draft, word, unproven, labourMinor } });
+  const { labourRateMinor, taxPercent } = shopContext.settings.value;
+  const { minutes, partsMinor, watch, discountMinor = 0, isFree = false, leftOut = "" } = draft;
+  const labourMinor = Math.round((minutes / 60) * labourRateMinor);
+  const { tax: taxMinor } = billOf(view, { labourMinor, partsMinor, discountMinor, isFree, taxPercent });
+  const payload = {
+    minutes,
+    partsMinor,
+    watch,
+    discountMinor,
+    isFree,
+    leftOut,
+    word,
+    unproven,
+    labourMinor,
+    taxMinor,
+  };
+  return ok({ payload });
 };

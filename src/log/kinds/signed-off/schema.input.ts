@@ -1,7 +1,7 @@
 import * as yup from "yup";
 import { money, oneOf, text, wholeNumber } from "@/core/fields.input";
 import { finiteNumber, strictObject } from "@/core/validate";
-import type { Upcaster } from "../../versions";
+import { type Upcaster, withFields } from "../../versions";
 
 /** What left the shop, and what may be said of it. Money in minor units. */
 export const schema = strictObject({
@@ -11,6 +11,14 @@ export const schema = strictObject({
   labourMinor: money("Labour"),
   partsMinor: money("Parts"),
   watch: text("What to watch", 1000),
+  /** Taken off before tax. */
+  discountMinor: money("Discount"),
+  /** Of the whole, by the rate of the shop. */
+  taxMinor: money("Tax"),
+  /** Nothing is asked for it, by choice. */
+  isFree: yup.boolean().label("No charge").required(),
+  /** What was agreed and not done. */
+  leftOut: text("What was left out", 500),
 });
 
 /** What a screen posts; the server completes it. */
@@ -18,6 +26,11 @@ export const draft = strictObject({
   minutes: finiteNumber().label("Minutes charged").required().min(0).max(100_000),
   partsMinor: wholeNumber("Parts").required().min(0).max(1e9),
   watch: text("What to watch", 1000),
+  discountMinor: wholeNumber("Discount").min(0).max(1e9),
+  isFree: yup.boolean().label("No charge"),
+  leftOut: yup.string().label("What was left out").max(500),
 });
 
-export const versions: readonly Upcaster[] = [];
+export const versions: readonly Upcaster[] = [
+  withFields({ discountMinor: 0, taxMinor: 0, isFree: false, leftOut: "" }),
+];

@@ -1,0 +1,124 @@
+import { useState } from "react";
+import type { JobView } from "@/core/job/log/reduce";
+import { formatDay, formatInstant } from "@/core/quantity/format";
+import type { Shop } from "@/core/shop/shop";
+import { Field } from "../fields/Field";
+import { Problem } from "../fields/Problem";
+import { useAnchored } from "../frame/anchor";
+import { usePost } from "../state/use-post";
+
+interface OrdersProps {
+  readonly job: JobView;
+  readonly shop: Shop;
+}
+
+type Order = JobView["orders"][number];
+
+const STATE_WORDS: Readonly<Record<Order["state"], string>> = {
+  ordered: "Ordered",
+  arrived: "Arrived",
+  cancelled: "Not coming",
+};
+
+function Line({ order, job, shop }: OrdersProps & { readonly order: Order }) {
+  const { post, problem, isBusy } = usePost(job.jobId);
+  const { part, state, from, expectedOn, at } = order;
+  const settle = (next: "arrived" | "cancelled") => (): void => {
+    void post({
+      kind: "order-linked",
+      stage: "match",
+      payload: { part, state: next, from, expectedOn },
+    });
+  };
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-2 border-rule border-t py-2">
+      <span className="min-w-0 grow">
+        <b>{part}</b>
+        <span className="block text-soft">
+          {STATE_WORDS[state]} {formatInstant(at, shop.settings.zone)}
+          {from ? ` · ${from}` : ""}
+          {state === "ordered" && expectedOn ? ` · expected ${formatDay(expectedOn)}` : ""}
+        </span>
+      </span>
+      {state === "ordered" ? (
+        <>
+          <button type="button" className="btn btn-primary" disabled={isBusy} onClick={settle("arrived")}>
+            It has arrived
+          </button>
+          <button type="button" className="btn btn-outline" disabled={isBusy} onClick={settle("cancelled")}>
+            It is not coming
+          </button>
+        </>
+      ) : null}
+      <Problem text={problem} />
+    </li>
+  );
+}
+
+/** A part that has to be bought: which, from whom, expected when. */
+function Ask({ job }: Pick<OrdersProps, "job">) {
+  const waiting = new Set(job.orders.filter(({ state }) => state !== "cancelled").map(({ part }) => part));
+  const suggested = job.parts.find(({ label }) => !waiting.has(label))?.label ?? "";
+  const { post, problem, isBusy } = usePost(job.jobId);
+  const [part, setPart] = useState<string | undefined>(undefined);
+  const [from, setFrom] = useState("");
+  const [expectedOn, setExpectedOn] = useState("");
+  const name = part ?? suggested;
+  const order = async (): Promise<void> => {
+    const payload = { part: name.trim(), state: "ordered", from, expectedOn: expectedOn || null };
+    if (await post({ kind: "order-linked", stage: "match", payload })) setPart("");
+  };
+  return (
+    <form
+      className="grid gap-3 py-3 sm:grid-cols-[minmax(0,1fr)_minmax(0,200px)_180px_auto] sm:items-end"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void order();
+      }}
+    >
+      <Field label="Part to order">
+        {(ids) => (
+          <input {...ids} className="input" value={name} onChange={(event) => setPart(event.target.value)} />
+        )}
+      </Field>
+      <Field label="From">
+        {(ids) => (
+          <input {...ids} className="input" value={from} onChange={(event) => setFrom(event.target.value)} />
+        )}
+      </Field>
+      <Field label="Expected on">
+        {(ids) => (
+          <input
+            {...ids}
+            type="date"
+            className="input"
+            value={expectedOn}
+            onChange={(event) => setExpectedOn(event.target.value)}
+          />
+        )}
+      </Field>
+      <button type="submit" className="btn btn-outline" disabled={isBusy || name.trim() === ""}>
+        It is ordered
+      </button>
+      <div className="sm:col-span-4 empty:hidden">
+        <Problem text={problem} />
+      </div>
+    </form>
+  );
+}
+
+/** Parts that had to be bought for this job, each from its order to its arrival. */
+export function Orders({ job, shop }: OrdersProps) {
+  const { ref } = useAnchored("orders");
+  return (
+    <section ref={ref} aria-label="Orders" className="mt-6 scroll-mt-4">
+      <h2 className="border-ring border-b-2 pb-1 font-semibold text-soft">Parts on order</h2>
+      <ul>
+        {job.orders.map((order) => (
+          <Line key={order.part} order={order} job={job} shop={shop} />
+        ))}
+      </ul>
+      <Ask key={job.orders.length} job={job} />
+    </section>
+  );
+}

@@ -1,0 +1,219 @@
+import type { JobView } from "@/core/job/log/reduce";
+import type { Bill } from "@/core/job/sign-off/bill";
+import { signedBill } from "@/core/job/sign-off/bill";
+import { type SignOffWord, signOffWord } from "@/core/job/sign-off/sign-off";
+import { dayIn, formatDay, formatMoney } from "@/core/quantity/format";
+import type { Shop } from "@/core/shop/shop";
+import { inSentence } from "@/islands/words/in-sentence";
+import { promiseWords, whenWords } from "@/islands/words/put-back";
+import { RUN_RESULT, RUN_WORDS, SIGN_OFF_WORDS, UNPROVEN_WORDS } from "@/islands/words/runs";
+import type { LetterContext } from "./context";
+import { foundSentences } from "./found";
+import { testSentences } from "./tests";
+
+/** A part of the letter: a heading and what is said under it. */
+export interface LetterPart {
+  readonly title: string;
+  readonly sentences: readonly string[];
+}
+
+/** What the owner gets: a letter from a careful person, as plain text by parts, with its bill and the card for the machine. */
+export interface Letter {
+  readonly jobId: number;
+  readonly shopName: string;
+  readonly address: string;
+  readonly telephone: string;
+  readonly day: string;
+  readonly to: string;
+  readonly machine: string;
+  readonly word: SignOffWord["word"];
+  /** The word as a sentence of its own. */
+  readonly headline: string;
+  readonly parts: readonly LetterPart[];
+  /** Lines of the bill; the last one is what is to pay. */
+  readonly bill: readonly { readonly label: string; readonly amount: string }[];
+  readonly signature: string;
+  /** Short lines that stay with the machine. */
+  readonly card: readonly string[];
+}
+
+const HEADLINES: Readonly<Record<SignOffWord["word"], (machine: string) => string>> = {
+  repaired: (machine) => `Your ${machine} is repaired.`,
+  "not-yet-proven": (machine) => `Your ${machine} runs. Whether the repair holds is not proven yet.`,
+  "not-repaired": (machine) => `Your ${machine} is not repaired.`,
+  "do-not-use": (machine) => `Do not use your ${machine}: it is not safe.`,
+};
+
+const sentence = (text: string): string => {
+  const trimmed = text.trim();
+  if (trimmed === "") return "";
+  const whole = `${trimmed.charAt(0).toUpperCase()}${trimmed.slice(1)}`;
+  return /[.!?”]$/.test(whole) ? whole : `${whole}.`;
+};
+
+function list(words: readonly string[]): string {
+  return words.length < 2 ? (words[0] ?? "") : `${words.slice(0, -1).join(", ")} and ${words.at(-1)}`;
+}
+
+const WHEN: ReadonlyMap<string, string> = new Map(
+  Object.entries<string>({
+    cold: "when it is cold",
+    hot: "when it is hot",
+    loaded: "under load",
+    wet: "when it is wet or after rain",
+    sometimes: "from time to time",
+  }),
+);
+
+function told({ complaint }: JobView, { shop }: LetterContext): string[] {
+  if (!complaint) return [];
+  const signs = complaint.signs.map((id) =>
+    inSentence(shop.signs.find((sign) => sign.id === id)?.label ?? id),
+  );
+  const when =
+    complaint.circumstance === "after-minutes" && complaint.afterMinutes !== null
+      ? `after ${complaint.afterMinutes} minutes`
+      : (WHEN.get(complaint.circumstance) ?? "");
+  return [
+    sentence([list(signs), when].filter((one) => one !== "").join(", ")),
+    complaint.words === "" ? "" : `In your words: “${complaint.words}”`,
+  ];
+}
+
+function done(view: JobView): string[] {
+  const end = view.followUps.find(({ about, onDay }) => about === "temporary-part" && onDay !== null)?.onDay;
+  return [
+    sentence(list(view.interventions.map(({ label }) => inSentence(label)))),
+    ...view.parts.map(({ label, fit }) =>
+      fit === "temporary"
+        ? sentence(`${label}, for a while only${end ? `, until ${formatDay(end)}` : ""}`)
+        : sentence(label),
+    ),
+    view.signedOff?.leftOut ? sentence(`Left out: ${inSentence(view.signedOff.leftOut)}`) : "",
+  ];
+}
+
+/** Why nothing was repaired, with the two prices where they were worked out. */
+function notRepaired(view: JobView, { shop }: LetterContext): string[] {
+  const money = (minor: number): string => formatMoney(Math.round(minor), shop.settings.currency);
+  const { ownerSaid, decision } = view;
+  if (view.interventions.length > 0) return [];
+  const said =
+    ownerSaid?.answer === "no"
+      ? `You decided against the repair${ownerSaid.priceMinor === null ? "" : ` at ${money(ownerSaid.priceMinor)}`}.`
+      : "";
+  const prices =
+    decision?.route === "replace"
+      ? `A repair would have cost about ${money(decision.against.mean)} with what it may still lead to, another machine about ${money(decision.mean)}: the repair is not worth it.`
+      : "";
+  return [said, prices];
+}
+
+function asked({ ledger }: JobView, { shop }: LetterContext): string[] {
+  return ledger.flatMap((line) => {
+    if (line.kind !== "owner-answer" || line.isStruck || line.payload.answer === "asked") return [];
+    const { question, answer, means, priceMinor } = line.payload;
+    const price = priceMinor === null ? "" : ` (${formatMoney(priceMinor, shop.settings.currency)})`;
+    const day = formatDay(dayIn(line.at, shop.settings.zone));
+    return [`We asked you by ${means}: “${question}”${price}. On ${day} you said ${answer}.`];
+  });
+}
+
+function ran(view: JobView): string[] {
+  const run = view.runs.at(-1);
+  if (!run) return [];
+  return [
+    sentence(`It ran ${run.minutes} minutes ${RUN_WORDS[run.circumstance]}: ${RUN_RESULT[run.result]}`),
+    sentence(run.words),
+  ];
+}
+
+function watch(view: JobView): string[] {
+  const open = view.followUps.filter((one) => one.done === null);
+  return [
+    sentence(view.signedOff?.watch ?? ""),
+    ...open.map((one) => sentence(promiseWords(one))),
+    "If it does the same again, bring it back and say what it did and when.",
+  ];
+}
+
+function billLines(bill: Bill, minutes: number, money: (minor: number) => string): Letter["bill"] {
+  const work = bill.labour + bill.parts;
+  const when = (stands: boolean, label: string, amount: number) =>
+    stands ? [{ label, amount: money(amount) }] : [];
+  return [
+    ...when(bill.labour > 0 || minutes > 0, `Work, ${minutes} minutes`, bill.labour),
+    ...when(bill.parts > 0, "Parts", bill.parts),
+    ...when(bill.fee > 0 && !bill.feeCounts, "Fee for finding the fault", bill.fee),
+    ...when(bill.fee > work && bill.feeCounts, "Up to the fee for finding the fault", bill.fee - work),
+    ...when(bill.discount > 0, "Less", -bill.discount),
+    ...when(bill.tax > 0, "Tax", bill.tax),
+    ...(bill.isFree ? [{ label: "No charge", amount: money(0) }] : []),
+    ...when(bill.deposit > 0, "Paid ahead", -bill.deposit),
+    { label: bill.due < 0 ? "To give back to you" : "To pay", amount: money(Math.abs(bill.due)) },
+  ];
+}
+
+function cardLines(view: JobView, day: string, { shop }: LetterContext): string[] {
+  const next = view.followUps.find((one) => one.done === null);
+  const when = next ? whenWords(next) : "";
+  return [
+    `${shop.settings.shopName}, job ${view.jobId}, ${formatDay(day)}`,
+    view.interventions.map(({ label }) => label).join(", ") ||
+      (view.signedOff ? SIGN_OFF_WORDS[view.signedOff.word] : ""),
+    view.parts.map(({ label }) => label).join(", "),
+    next ? `Next look${when ? ` (${when})` : ""}: ${inSentence(next.what)}` : "",
+    shop.settings.telephone,
+  ].filter((line) => line !== "");
+}
+
+/** From the least that may be said to the most. */
+const ORDER: readonly SignOffWord["word"][] = ["do-not-use", "not-repaired", "not-yet-proven", "repaired"];
+
+/** What was signed, unless the log has come to allow less since: a line struck out takes its word with it. */
+function wordNow(view: JobView, signed: SignOffWord["word"], shop: Shop): SignOffWord {
+  const now = signOffWord(view, shop);
+  return ORDER.indexOf(now.word) < ORDER.indexOf(signed) ? now : { ...now, word: signed };
+}
+
+/** The letter to the owner of a machine that was signed off; undefined before that. */
+export function letterOf(view: JobView, context: LetterContext): Letter | undefined {
+  const { shop, ownerName } = context;
+  const signed = view.signedOff;
+  if (!signed) return undefined;
+  const word = wordNow(view, signed.word, shop);
+  const machine = inSentence(view.takenIn?.machine ?? "machine");
+  const day = dayIn(signed.at, shop.settings.zone);
+  const part = (title: string, sentences: readonly string[]): LetterPart[] => {
+    const said = sentences.filter((one) => one !== "");
+    return said.length === 0 ? [] : [{ title, sentences: said }];
+  };
+  const unproven = word.unproven.map((code) => sentence(UNPROVEN_WORDS.get(code) ?? ""));
+  return {
+    jobId: view.jobId,
+    shopName: shop.settings.shopName,
+    address: shop.settings.address,
+    telephone: shop.settings.telephone,
+    day: formatDay(day),
+    to: ownerName,
+    machine: [view.takenIn?.machine ?? "", view.takenIn?.tag ? `tag ${view.takenIn.tag}` : ""]
+      .filter((one) => one !== "")
+      .join(", "),
+    word: word.word,
+    headline: HEADLINES[word.word](machine),
+    parts: [
+      ...part("What you told us", told(view, context)),
+      ...part("What we found, and how we know", foundSentences(view, context)),
+      ...part("What we did", [...done(view), ...notRepaired(view, context)]),
+      ...part("How we tested it", [...testSentences(view, shop), ...ran(view)]),
+      ...part(word.word === "do-not-use" ? "Why it must not be used" : "What we did not prove", unproven),
+      ...part("What we agreed", asked(view, context)),
+      ...part("What to watch", word.word === "do-not-use" ? [] : watch(view)),
+    ],
+    bill: billLines(signedBill(view, signed), signed.minutes, (minor) =>
+      formatMoney(minor, shop.settings.currency),
+    ),
+    signature: `Tested with the instruments of this shop; this is no inspection certificate, and local codes and licensed practice come first. ${signed.by}, ${formatDay(day)}`,
+    card: cardLines(view, day, context),
+  };
+}
