@@ -19,6 +19,8 @@ const UI = external(
   "react-dom",
   "lucide-react",
   "react-hook-form",
+  "@tanstack/react-table",
+  "@tanstack/react-virtual",
   "cmdk",
   "nanostores",
   "@nanostores/react",

@@ -3,6 +3,7 @@ import { TopBar } from "./TopBar";
 
 const PLACES = [
   { path: "/", label: "Bench" },
+  { path: "/jobs", label: "Jobs" },
   { path: "/tools", label: "Tools" },
   { path: "/set-up", label: "Set-up" },
 ] as const;

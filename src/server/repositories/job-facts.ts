@@ -101,6 +101,42 @@ export async function standingPage(
   return standing(on, and(eq(jobFacts.isHere, isHere), beyond), basis, limit);
 }
 
+export interface ListedRow extends Omit<StandingRow, "isStale"> {
+  readonly createdAt: string;
+}
+
+/** A page of all machines, here or gone: last touched first. */
+export async function listPage(
+  on: Executor,
+  { after, limit }: { readonly after: Cursor | undefined; readonly limit: number },
+): Promise<ListedRow[]> {
+  const rows = await on
+    .select({
+      jobId: jobFacts.jobId,
+      touchedAt: jobFacts.touchedAt,
+      createdAt: jobs.createdAt,
+      standing: jobFacts.standing,
+      ownerName: owners.name,
+    })
+    .from(jobFacts)
+    .innerJoin(jobs, eq(jobs.id, jobFacts.jobId))
+    .leftJoin(owners, eq(owners.id, jobFacts.ownerId))
+    .where(
+      after
+        ? sql`(${jobFacts.touchedAt}, ${jobFacts.jobId}) < (${after.touchedAt}::timestamptz, ${after.jobId})`
+        : undefined,
+    )
+    .orderBy(desc(jobFacts.touchedAt), desc(jobFacts.jobId))
+    .limit(limit);
+  return rows.map((row) => ({
+    jobId: row.jobId,
+    touchedAt: instant(row.touchedAt),
+    createdAt: instant(row.createdAt),
+    standing: row.standing as Standing,
+    ownerName: row.ownerName ?? "",
+  }));
+}
+
 export async function standingOfJobs(
   on: Executor,
   jobIds: readonly number[],

@@ -35,7 +35,7 @@ async function upToDate(
 
 const CURSOR = /^(\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z)_(\d{1,9})$/;
 
-const cursorText = ({ touchedAt, jobId }: Cursor): string => `${touchedAt}_${jobId}`;
+export const cursorText = ({ touchedAt, jobId }: Cursor): string => `${touchedAt}_${jobId}`;
 
 /** @returns undefined where it is no cursor of ours */
 export function readCursor(text: string | null): Cursor | undefined {
