@@ -29,3 +29,19 @@ export interface Shop {
 
 /** As much of it as the Bench uses. */
 export type BenchShop = Pick<Shop, "settings" | "limits" | "deadChecks" | "moves" | "tools" | "now">;
+
+/** What is the same for every page while the knowledge is: the bulk of it. */
+export const TRADE_WORDS = [
+  "families",
+  "signs",
+  "deadChecks",
+  "moves",
+  "tools",
+  "archetypes",
+  "access",
+  "hazards",
+  "seen",
+  "recalls",
+] as const satisfies readonly (keyof Shop)[];
+
+export type TradeWords = Pick<Shop, (typeof TRADE_WORDS)[number]>;

@@ -15,6 +15,7 @@ import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { JobFrame } from "../frame/JobFrame";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
+import { withShop } from "../frame/with-shop";
 import { usePost } from "../state/use-post";
 import { inSentence } from "../words/in-sentence";
 import { decisionSentence, routeLabel } from "../words/routes";
@@ -269,11 +270,17 @@ function Body({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sho
 }
 
 /** Decide: what to do about the machine, what it costs on average, and where the answer flips. */
-export function DecideScreen({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
+export const DecideScreen = withShop(function DecideScreen({
+  job,
+  shop,
+}: {
+  readonly job: JobView;
+  readonly shop: Shop;
+}) {
   const screen = useJobScreen(job, shop);
   return (
     <JobFrame screen={screen} shop={shop} stage="decide">
       <Body screen={screen} shop={shop} />
     </JobFrame>
   );
-}
+});

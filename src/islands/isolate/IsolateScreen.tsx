@@ -11,6 +11,7 @@ import { NotCovered } from "../engine/NotCovered";
 import { useIsolation } from "../engine/use-isolation";
 import { JobFrame } from "../frame/JobFrame";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
+import { withShop } from "../frame/with-shop";
 import { inSentence } from "../words/in-sentence";
 import { BeforeOrder } from "./BeforeOrder";
 import { BuiltFrom } from "./BuiltFrom";
@@ -285,11 +286,17 @@ function Body({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sho
 }
 
 /** Isolate: where along the power path the fault sits, and the cheapest way to find out. */
-export function IsolateScreen({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
+export const IsolateScreen = withShop(function IsolateScreen({
+  job,
+  shop,
+}: {
+  readonly job: JobView;
+  readonly shop: Shop;
+}) {
   const screen = useJobScreen(job, shop);
   return (
     <JobFrame screen={screen} shop={shop} stage="isolate">
       <Body screen={screen} shop={shop} />
     </JobFrame>
   );
-}
+});

@@ -7,6 +7,7 @@ import { JobFrame } from "../frame/JobFrame";
 import { Part } from "../frame/Part";
 import { PlugQuestion } from "../frame/PlugQuestion";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
+import { withShop } from "../frame/with-shop";
 import { useAwake } from "../state/awake";
 import { benchWords } from "../words/bench-state";
 import { HazardStops, Hazards, hazardsOf, isByEvidence, isSeenTo } from "./Hazards";
@@ -120,7 +121,13 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
 }
 
 /** Plug, dead checks, stored charge: what must be on record before hands or power go in. */
-export function MakeSafeScreen({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
+export const MakeSafeScreen = withShop(function MakeSafeScreen({
+  job,
+  shop,
+}: {
+  readonly job: JobView;
+  readonly shop: Shop;
+}) {
   const screen = useJobScreen(job, shop);
   const isAwake = useAwake();
   return (
@@ -130,4 +137,4 @@ export function MakeSafeScreen({ job, shop }: { readonly job: JobView; readonly 
       {isAwake ? <Parts screen={screen} shop={shop} /> : null}
     </JobFrame>
   );
-}
+});

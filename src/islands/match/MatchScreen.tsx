@@ -12,6 +12,7 @@ import { Choices } from "../fields/Choices";
 import { Problem } from "../fields/Problem";
 import { JobFrame } from "../frame/JobFrame";
 import { useJobScreen } from "../frame/use-job-screen";
+import { withShop } from "../frame/with-shop";
 import { usePost } from "../state/use-post";
 import { fitReasonWords } from "../words/match";
 import { Candidates, Rejected, Requirement } from "./Candidates";
@@ -159,7 +160,7 @@ function NoCapacitor({ job }: { readonly job: JobView }) {
 }
 
 /** Match: what is needed, with where each value comes from, and what may be fitted, with the reason in words. */
-export function MatchScreen({ job: fromPage, shop, parts }: MatchProps) {
+export const MatchScreen = withShop(function MatchScreen({ job: fromPage, shop, parts }: MatchProps) {
   const screen = useJobScreen(fromPage, shop);
   const { job } = screen;
   const bad = job.readings
@@ -203,4 +204,4 @@ export function MatchScreen({ job: fromPage, shop, parts }: MatchProps) {
       <Orders job={job} shop={shop} />
     </JobFrame>
   );
-}
+});

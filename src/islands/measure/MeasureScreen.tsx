@@ -7,6 +7,7 @@ import { Problem } from "../fields/Problem";
 import { BenchGate } from "../frame/BenchGate";
 import { JobFrame } from "../frame/JobFrame";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
+import { withShop } from "../frame/with-shop";
 import { useAwake } from "../state/awake";
 import { dropDraft, keepDraft, readDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
@@ -169,7 +170,13 @@ function Measurables({ screen, shop }: { readonly screen: JobScreen; readonly sh
 }
 
 /** Measure inside a job: what this machine can be measured for, the reading, its verdict, and the line it becomes. */
-export function MeasureScreen({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
+export const MeasureScreen = withShop(function MeasureScreen({
+  job,
+  shop,
+}: {
+  readonly job: JobView;
+  readonly shop: Shop;
+}) {
   const screen = useJobScreen(job, shop);
   const isAwake = useAwake();
   return (
@@ -177,4 +184,4 @@ export function MeasureScreen({ job, shop }: { readonly job: JobView; readonly s
       {isAwake ? <Measurables screen={screen} shop={shop} /> : null}
     </JobFrame>
   );
-}
+});

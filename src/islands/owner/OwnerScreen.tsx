@@ -5,6 +5,7 @@ import type { Shop } from "@/core/shop/shop";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { PlainFrame } from "../frame/PlainFrame";
+import { withShop } from "../frame/with-shop";
 import { request } from "../state/api";
 import { useAwake } from "../state/awake";
 import { useDraft } from "../state/draft";
@@ -182,7 +183,7 @@ function Forget({ owner, jobs }: Pick<OwnerScreenProps, "owner" | "jobs">) {
 }
 
 /** An owner: how they are reached, what they brought, what they were promised. */
-export function OwnerScreen({ owner, jobs, shop }: OwnerScreenProps) {
+export const OwnerScreen = withShop(function OwnerScreen({ owner, jobs, shop }: OwnerScreenProps) {
   const isAwake = useAwake();
   const isForgotten = owner.name === "" && owner.contact === "";
   return (
@@ -196,4 +197,4 @@ export function OwnerScreen({ owner, jobs, shop }: OwnerScreenProps) {
       {isAwake && !isForgotten ? <Forget owner={owner} jobs={jobs} /> : null}
     </PlainFrame>
   );
-}
+});

@@ -13,6 +13,7 @@ import type { Shop } from "@/core/shop/shop";
 import { Problem } from "../fields/Problem";
 import { JobFrame } from "../frame/JobFrame";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
+import { withShop } from "../frame/with-shop";
 import { useAwake } from "../state/awake";
 import { usePost } from "../state/use-post";
 import { offWords } from "../words/put-back";
@@ -154,7 +155,7 @@ function Body({ screen, repairs }: { readonly screen: JobScreen; readonly repair
 }
 
 /** Put back: what comes off as it comes off, the repair, then all of it in reverse, covers before power. */
-export function PutBackScreen({ job, shop, repairs }: PutBackProps) {
+export const PutBackScreen = withShop(function PutBackScreen({ job, shop, repairs }: PutBackProps) {
   const screen = useJobScreen(job, shop);
   const isAwake = useAwake();
   return (
@@ -163,4 +164,4 @@ export function PutBackScreen({ job, shop, repairs }: PutBackProps) {
       {isAwake ? <Body screen={screen} repairs={repairs} /> : null}
     </JobFrame>
   );
-}
+});

@@ -1,4 +1,5 @@
 import type { Letter } from "@/letter/letter";
+import { withShop } from "../frame/with-shop";
 import { LetterSheet } from "./LetterSheet";
 import { type SheetProps, ShopCopy } from "./ShopCopy";
 
@@ -21,7 +22,7 @@ function NotYet({ jobId }: { readonly jobId: number }) {
 }
 
 /** The owner's letter as it is printed, or the shop's own copy of it. */
-export function SheetScreen({ letter, isOwnCopy, ...props }: Props) {
+export const SheetScreen = withShop(function SheetScreen({ letter, isOwnCopy, ...props }: Props) {
   const { jobId } = props.job;
   return (
     <main className="px-4 py-4">
@@ -62,4 +63,4 @@ export function SheetScreen({ letter, isOwnCopy, ...props }: Props) {
       )}
     </main>
   );
-}
+});

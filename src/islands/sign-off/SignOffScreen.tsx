@@ -14,6 +14,7 @@ import { JobFrame } from "../frame/JobFrame";
 import { Part } from "../frame/Part";
 import { PlugQuestion } from "../frame/PlugQuestion";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
+import { withShop } from "../frame/with-shop";
 import { useAwake } from "../state/awake";
 import { usePost } from "../state/use-post";
 import { readyMessage } from "../words/messages";
@@ -233,7 +234,13 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
 }
 
 /** Sign off: final tests, the run in the complaint's condition, and the one word that the log allows. */
-export function SignOffScreen({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
+export const SignOffScreen = withShop(function SignOffScreen({
+  job,
+  shop,
+}: {
+  readonly job: JobView;
+  readonly shop: Shop;
+}) {
   const screen = useJobScreen(job, shop);
   const isAwake = useAwake();
   return (
@@ -242,4 +249,4 @@ export function SignOffScreen({ job, shop }: { readonly job: JobView; readonly s
       {isAwake ? <Parts screen={screen} shop={shop} /> : null}
     </JobFrame>
   );
-}
+});

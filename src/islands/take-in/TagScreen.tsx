@@ -1,6 +1,7 @@
 import type { JobView } from "@/core/job/log/reduce";
 import { dayIn, formatDay } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
+import { withShop } from "../frame/with-shop";
 
 interface TagProps {
   readonly job: JobView;
@@ -21,7 +22,7 @@ function DoNotUse() {
 }
 
 /** The tag of a machine: its number, and a code that opens its job. Printed on card, cut out, tied on. */
-export function TagScreen({ job, ownerName, shop, code }: TagProps) {
+export const TagScreen = withShop(function TagScreen({ job, ownerName, shop, code }: TagProps) {
   const { takenIn } = job;
   const isUnsafe = job.signedOff?.word === "do-not-use";
   return (
@@ -51,4 +52,4 @@ export function TagScreen({ job, ownerName, shop, code }: TagProps) {
       </article>
     </main>
   );
-}
+});

@@ -4,6 +4,7 @@ import { JobFrame } from "../frame/JobFrame";
 import { NextLink } from "../frame/NextBar";
 import { PlainFrame } from "../frame/PlainFrame";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
+import { withShop } from "../frame/with-shop";
 import { useAwake } from "../state/awake";
 import { ComplaintPart } from "./ComplaintPart";
 import { EMPTY_FORM, formFrom, plateFields } from "./form";
@@ -76,7 +77,7 @@ function begunFrom({ shop, earlier, as = "same", plate }: NewJobProps): Begun | 
 }
 
 /** A machine at the door that has no job yet. */
-export function NewJobScreen(props: NewJobProps) {
+export const NewJobScreen = withShop(function NewJobScreen(props: NewJobProps) {
   const isAwake = useAwake();
   return (
     <PlainFrame path={undefined}>
@@ -85,14 +86,20 @@ export function NewJobScreen(props: NewJobProps) {
       {isAwake ? <ImportJob /> : null}
     </PlainFrame>
   );
-}
+});
 
 interface TakeInProps extends Omit<SheetProps, "screen" | "begun"> {
   readonly job: JobView;
   readonly ownerContact: string;
 }
 
-export function TakeInScreen({ job, ownerName, ownerContact, shop, plate }: TakeInProps) {
+export const TakeInScreen = withShop(function TakeInScreen({
+  job,
+  ownerName,
+  ownerContact,
+  shop,
+  plate,
+}: TakeInProps) {
   const screen = useJobScreen(job, shop);
   const isAwake = useAwake();
   return (
@@ -118,4 +125,4 @@ export function TakeInScreen({ job, ownerName, ownerContact, shop, plate }: Take
       {isAwake ? <TakeInSheet screen={screen} ownerName={ownerName} shop={shop} plate={plate} /> : null}
     </JobFrame>
   );
-}
+});

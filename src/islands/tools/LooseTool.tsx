@@ -4,6 +4,7 @@ import type { Shop } from "@/core/shop/shop";
 import type { Finding } from "@/core/tools/finding.input";
 import { PlainFrame } from "../frame/PlainFrame";
 import { VerdictMark } from "../frame/VerdictMark";
+import { withShop } from "../frame/with-shop";
 import { request } from "../state/api";
 import { useAwake } from "../state/awake";
 import { benchName, newId } from "../state/person";
@@ -139,10 +140,10 @@ function Sheet({ loaded, shop, readings, jobs }: LooseProps & { readonly loaded:
 }
 
 /** A tool on its own: no job needed, and the reading is kept all the same. */
-export function LooseTool(props: LooseProps) {
+export const LooseTool = withShop(function LooseTool(props: LooseProps) {
   const isAwake = useAwake();
   const loaded = useLoadedTool(props.toolId);
   return (
     <PlainFrame path="/tools">{isAwake && loaded ? <Sheet {...props} loaded={loaded} /> : null}</PlainFrame>
   );
-}
+});

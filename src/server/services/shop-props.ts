@@ -1,4 +1,4 @@
-import type { BenchShop, Shop } from "@/core/shop/shop";
+import { type BenchShop, type Shop, TRADE_WORDS } from "@/core/shop/shop";
 import type { ShopContext } from "./shop-context";
 
 /** As much of them as the Bench uses: of the moves, those that tools judge. */
@@ -33,4 +33,20 @@ export function shopProps(
     counts,
     now,
   };
+}
+
+/**
+ * The props of a page: the words of the trade are there for the server, which draws with them, and are not sent with the
+ * page, whose own script brings them.
+ */
+export function pageShop(shop: Shop): Shop {
+  const sent: Shop = { ...shop };
+  for (const name of TRADE_WORDS) Object.defineProperty(sent, name, { value: shop[name], enumerable: false });
+  return sent;
+}
+
+/** The words of the trade as a script, the same as long as `knowledgeVersion` is. */
+export function tradeScript(shop: Shop): string {
+  const words = Object.fromEntries(TRADE_WORDS.map((name) => [name, shop[name]]));
+  return `globalThis.goodSpindleTrade=JSON.parse(${JSON.stringify(JSON.stringify(words))});`;
 }
