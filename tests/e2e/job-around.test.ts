@@ -204,8 +204,8 @@ test("apart with pictures, the page lost, together in reverse, not yet proven co
   expect(await calendarOf(next)).toContain(`DTSTART;VALUE=DATE:${monthFromToday("Atlantic/Faroe")}\r\n`);
 
   await next.goto(`${shop.address}/jobs/${job}/sheet`);
-  await expect(next.getByTestId("sheet-word")).toHaveText("Runs, not yet proven");
-  await expect(next.getByRole("article", { name: "Owner's sheet" })).not.toContainText(/\brepaired\b/i);
+  await expect(next.getByTestId("sheet-word")).toContainText("Whether the repair holds is not proven yet");
+  await expect(next.getByRole("article", { name: "Letter to the owner" })).not.toContainText(/\brepaired\b/i);
   await context.close();
   await shop.stop();
 });
@@ -251,13 +251,16 @@ test.describe("two devices, timers, keys", () => {
     await right.close();
   });
 
-  test("a fault plainly seen goes from the door to putting back in three taps", async ({ page }) => {
+  test("a fault plainly seen is kept in three taps, mended by nobody yet, and Make safe comes first", async ({
+    page,
+  }) => {
     await page.goto(`${shop.address}/jobs/107/take-in`);
     await tap(page, "Fault plainly seen …");
-    await page.getByText("Cord cut, frayed or burnt", { exact: true }).click();
-    await tap(page, "Seen, fixed");
-    await page.waitForURL("**/jobs/107/put-back");
-    await expect(page.getByTestId("ledger")).toContainText("Seen and mended");
+    await tap(page, "Cord cut, frayed or burnt");
+    await tap(page, "Keep the changes");
+    await page.waitForURL("**/jobs/107/make-safe");
+    await expect(page.getByTestId("ledger")).toContainText("Decided: ");
+    await expect(page.getByTestId("ledger")).not.toContainText("mended");
   });
 
   test("lines are moved and keys are shown without a pointer", async ({ page }) => {
@@ -276,9 +279,13 @@ test.describe("two devices, timers, keys", () => {
     await page.evaluate(() => (document.activeElement as HTMLElement).blur());
     await page.keyboard.press("?");
     const keys = page.getByRole("dialog", { name: "Keys" });
-    await expect(keys).toContainText("Undo what was kept last");
+    await expect(keys).toContainText("Undo, while it is offered");
     await page.keyboard.press("Escape");
     await page.keyboard.press("8");
-    await page.waitForURL("**/jobs/109/sign-off");
+    await page.goto(`${shop.address}/jobs/109/match`);
+    await expect(page.getByTestId("next-bar")).toContainText("Put it together");
+    await expect(page.getByTestId("clock")).toBeVisible();
+    await page.keyboard.press("g");
+    await page.waitForURL("**/jobs/109/put-back*");
   });
 });

@@ -88,13 +88,13 @@ test("by keyboard alone: one machine from the door to the printed sheet", async 
   await page.keyboard.press("Enter");
   await page.waitForURL("**/sheet");
 
-  await expect(page.getByTestId("sheet-word")).toHaveText("Runs, not yet proven");
-  const sheet = page.getByRole("article", { name: "Owner's sheet" });
+  await expect(page.getByTestId("sheet-word")).toContainText("Whether the repair holds is not proven yet");
+  const sheet = page.getByRole("article", { name: "Letter to the owner" });
   await expect(sheet).not.toContainText(/\brepaired\b/i);
   await expect(sheet).toContainText("57 % under its mark");
   await expect(sheet).toContainText("Start capacitor fitted");
-  await expect(sheet).toContainText("0.63 times");
-  await expect(sheet).toContainText("not an inspection certificate");
+  await expect(sheet).toContainText("4.9 A before, 3.1 A after the repair");
+  await expect(sheet).toContainText("no inspection certificate");
   await press(page, "Print");
   await expect(page.locator("html")).toHaveAttribute("data-printed", "yes");
   expect((await page.pdf({ format: "A4" })).subarray(0, 5).toString()).toBe("%PDF-");
