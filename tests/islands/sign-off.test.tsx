@@ -247,4 +247,29 @@ describe("the sheet", () => {
     );
     expect(text.textContent).toContain("Look again (below 12 °C): Run it cold");
   });
+
+  it("is a letter, no log: no line numbers, no ids, nothing said to ourselves", () => {
+    const text = sheet(FITTED, ...TESTS, run(), signed("not-yet-proven")).textContent ?? "";
+    expect(text).not.toMatch(/\(line \d+|recalled|not checked\)|undefined|null|NaN|[a-z]+-[a-z]+-[a-z]+/);
+    expect(text).toContain("What you told us");
+    expect(text).toContain("If it does the same again, bring it back");
+  });
+
+  it("of a machine that was not worth it says why in one sentence with the two prices", () => {
+    const replace: Line = [
+      "decision",
+      {
+        route: "replace",
+        repairs: [],
+        label: "Another machine",
+        mean: 9000,
+        wrong: 0,
+        against: { route: "part", mean: 14_000 },
+        overrideWhy: "",
+      },
+    ];
+    const text = sheet(replace, signed("not-repaired")).textContent ?? "";
+    expect(text).toMatch(/would have cost about €140\.00.*another machine about €90\.00/);
+    expect(text).toContain("is not repaired.");
+  });
 });

@@ -8,6 +8,8 @@ import { GET as events } from "@/pages/api/events";
 import { POST as postEntry } from "@/pages/api/jobs/[id]/entries";
 import { DELETE as forget } from "@/pages/api/jobs/[id]/owner";
 import { POST as takeIn } from "@/pages/api/jobs/index";
+import { DELETE as deleteOwner, PUT as putOwner } from "@/pages/api/owners/[id]";
+import { GET as findOwner } from "@/pages/api/owners/index";
 import { GET as timers } from "@/pages/api/timers";
 import { GET as calendar } from "@/pages/jobs/[id]/calendar.ics";
 import { jobView } from "@/server/queries/jobs";
@@ -200,6 +202,39 @@ describe("at the door", () => {
     expect(forgotten.body).toEqual({ jobId: Number(id) });
     expect(await page()).toMatchObject({ ownerName: "", ownerContact: "", view: { seq: 2 } });
     expect((await call(forget, { params: { id: "99999" }, method: "DELETE" })).status).toBe(404);
+  });
+
+  it("an owner who was here before is the same one; a change says what another device made of it", async () => {
+    const name = "Wren Aldous";
+    await newJob({ owner: { name, contact: "message" } });
+    const find = async (words: string) =>
+      (
+        await call<{ owners: { ownerId: number; name: string; jobs: number }[] }>(findOwner, {
+          query: `?find=${encodeURIComponent(words)}`,
+        })
+      ).body.owners;
+    const [hit] = await find("wren");
+    expect(hit).toMatchObject({ name, jobs: 1 });
+    const ownerId = hit?.ownerId ?? 0;
+    await newJob({ owner: { ownerId, name, contact: "" } });
+    expect(await find("aldous")).toMatchObject([{ ownerId, jobs: 2 }]);
+    // Another name is another person, whatever number comes with it.
+    await newJob({ owner: { ownerId, name: "Sorrel Aldous", contact: "" } });
+    expect(await find("aldous")).toHaveLength(2);
+    const params = { id: String(ownerId) };
+    const put = (to: string, version: number) =>
+      call<{ version: number }>(putOwner, {
+        params,
+        method: "PUT",
+        body: { name: to, contact: "noon", version },
+      });
+    expect((await put("Wren A.", 1)).body).toEqual({ version: 2 });
+    const late = await put("Wren B.", 1);
+    expect(late.status).toBe(409);
+    expect(late.problem.issues[0]?.message).toContain('"Wren A."');
+    expect((await call(deleteOwner, { params, method: "DELETE" })).status).toBe(200);
+    expect(await find("wren")).toEqual([]);
+    expect((await put("Wren C.", 3)).problem.issues[0]?.code).toBe("owner/forgotten");
   });
 
   it.each([

@@ -62,8 +62,8 @@ function waiting(view: Standing, context: StepContext): NextStep | undefined {
       stage: "decide",
       at: "owner",
       code: "wait/owner",
-      params: { question: question.question, means: question.means },
-      until: question.at,
+      params: { question: question.question, means: question.means, since: question.at },
+      until: question.byDay ?? question.at,
     };
   const timer = view.timers.at(-1);
   const end = timer && timerEnd(timer.at, timer.seconds);

@@ -53,6 +53,7 @@ interface Wanted {
 
 const ALL: Wanted = { words: "", state: "", kind: "", place: "", sort: "touchedAt", isDown: true };
 const LINE_PX = 76;
+const DAY = /^\d{4}-\d\d-\d\d$/;
 
 const folded = (text: string): string =>
   text.normalize("NFKD").replace(/\p{M}/gu, "").toLocaleLowerCase("en");
@@ -129,7 +130,10 @@ function Pick({
 function JobLine({ job, settings }: { readonly job: ListedJob; readonly settings: Shop["settings"] }) {
   const { step } = job;
   const isOverdue =
-    step.band !== "gone" && step.until !== undefined && step.until < new Date().toISOString().slice(0, 10);
+    step.band !== "gone" &&
+    step.until !== undefined &&
+    DAY.test(step.until) &&
+    step.until < dayIn(new Date().toISOString(), settings.zone);
   return (
     <a
       href={stepHref(step, job.jobId)}

@@ -39,7 +39,7 @@ export function KindPart({ form, shop }: PartProps) {
     .map(({ label }) => label)
     .join(", ");
   return (
-    <section aria-label="Kind of machine" className="grid content-start gap-4">
+    <section aria-label="Kind of machine" className="grid grid-cols-[minmax(0,1fr)] content-start gap-4">
       <Field label="Kind of motor" hint={family?.clue} error={form.formState.errors.family?.message}>
         {(ids) => (
           <select {...ids} className="select" {...form.register("family")}>

@@ -33,9 +33,9 @@ function TakeInSheet({ screen, ownerName, shop, begun, plate }: SheetProps) {
   const { isSubmitting, isDirty } = form.formState;
   return (
     <form onSubmit={keep} noValidate>
-      <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <ComplaintPart form={form} shop={shop} />
-        <div className="grid content-start gap-6">
+        <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-6">
           <MachinePart form={form} shop={shop} isNew={!job} />
           <PlatePart form={form} shop={shop} isNew={!job} />
           <KindPart form={form} shop={shop} />

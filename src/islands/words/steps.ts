@@ -36,7 +36,7 @@ const STEPS: ReadonlyMap<string, Words> = new Map(
     "now/make-safe": () => "Make safe: plug and charge",
     "now/measure": (step) => param(step, "title"),
     "wait/owner": (step, zone) =>
-      `Owner, asked ${step.until ? formatInstant(step.until, zone) : ""}: ${param(step, "question")}`,
+      `Owner, asked ${formatInstant(param(step, "since"), zone)}: ${param(step, "question")}`,
     "now/owner-no": () => "The owner said no",
     "now/cheaper": () => "The owner wants a cheaper way",
     "now/hand-back": (step) => `The owner said no: ${inSentence(endWords(step))}`,

@@ -86,3 +86,30 @@ describe("striking out and restoring", () => {
     expect(codes(corrected, { kind: "struck", payload: { seq: 1, why: "" } })).toEqual([]);
   });
 });
+
+describe("parts on order and minutes", () => {
+  const order = (state: "ordered" | "arrived" | "cancelled") =>
+    ({ kind: "order-linked", payload: { part: "Belt", state, from: "", expectedOn: null } }) as NewEntry;
+  const time = (seconds: number, how: "counted" | "typed" = "typed") =>
+    ({ kind: "time-spent", payload: { seconds, how, why: "" } }) as NewEntry;
+  const log = (...entries: readonly NewEntry[]) =>
+    logOf(
+      ["taken-in", CARDER],
+      ...entries.map((one) => [one.kind, one.payload] as unknown as Parameters<typeof logOf>[number]),
+    );
+
+  it("a part arrives once after each order, and is not ordered twice at once", () => {
+    expect(codes(log(), order("arrived"))).toEqual(["guard/no-order"]);
+    expect(codes(log(order("ordered")), order("ordered"))).toEqual(["guard/ordered-already"]);
+    expect(codes(log(order("ordered")), order("arrived"))).toEqual([]);
+    expect(codes(log(order("ordered"), order("arrived")), order("arrived"))).toEqual(["guard/order-settled"]);
+    expect(codes(log(order("ordered"), order("cancelled")), order("ordered"))).toEqual([]);
+  });
+
+  it("a correction takes off no more minutes than there are; counted time runs forward only", () => {
+    expect(codes(log(), time(-60))).toEqual(["guard/less-than-nothing"]);
+    expect(codes(log(time(1260, "counted")), time(-600))).toEqual([]);
+    expect(codes(log(), time(-5, "counted"))).toEqual(["guard/counted-back"]);
+    expect(viewOf(log(time(1260, "counted"), time(-600))).secondsSpent).toBe(660);
+  });
+});

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { withFound } from "@/core/job/isolation/next-found";
 import { EMPTY_FOLLOW_UP_FACTS, EMPTY_OWNER_FACTS } from "@/core/job/log/empty-facts";
 import type { Payloads } from "@/core/job/log/entry";
 import { collars, nextStep } from "@/core/job/next-step";
@@ -183,5 +184,82 @@ describe("what a machine on the bench waits for", () => {
       isolate: "to-come",
       "sign-off": "to-come",
     });
+  });
+
+  const no = (leadsTo: Payloads["owner-answer"]["leadsTo"], byDay: string | null = null): Line => [
+    "owner-answer",
+    { ...EMPTY_OWNER_FACTS, question: "q", answer: "no", means: "telephone", leadsTo, byDay },
+  ];
+  const DECIDED: Line = [
+    "decision",
+    {
+      route: "part",
+      repairs: ["fit-start-capacitor"],
+      label: "Fit a start capacitor",
+      mean: 2000,
+      wrong: 0.05,
+      against: { route: "motor", mean: 9000 },
+      overrideWhy: "",
+    },
+  ];
+  const order = (state: Payloads["order-linked"]["state"], expectedOn: string | null = null): Line => [
+    "order-linked",
+    { part: "Start capacitor", state, from: "", expectedOn },
+  ];
+
+  it.each<[string, readonly Line[], string, string]>([
+    ["a no asks what then", [no("")], "now", "now/owner-no"],
+    ["a cheaper way is chosen at Decide", [no("cheaper")], "now", "now/cheaper"],
+    ["handed back", [no("hand-back")], "now", "now/hand-back"],
+    ["held until a day", [no("hold", "2026-12-01")], "waiting", "wait/hold"],
+    ["the day is here", [no("hold", "2026-11-25")], "now", "now/owner-no"],
+    ["a decision since takes the no with it", [no("cheaper"), DECIDED], "now", "now/make-safe"],
+    ["a decided repair waits for Make safe, then for hands", [DECIDED], "now", "now/make-safe"],
+    ["hands may go in", [DECIDED, ["bench-state", DRAINED]], "now", "now/fit"],
+    ["its part is on its way", [DECIDED, order("ordered", "2026-12-02")], "waiting", "wait/part"],
+    ["its part is overdue", [DECIDED, order("ordered", "2026-11-24")], "now", "now/part-late"],
+    [
+      "its part arrived",
+      [DECIDED, order("ordered", "2026-11-24"), order("arrived"), ["bench-state", DRAINED]],
+      "now",
+      "now/fit",
+    ],
+  ])("%s", (_, lines, band, code) => {
+    expect(step([...CHECKED, ...lines])).toMatchObject({ band, code });
+  });
+
+  it("once the search has begun with the plug out, dead checks wait for the power that asks for them", () => {
+    const begun: readonly Line[] = [
+      ["taken-in", CARDER],
+      ["complaint", COMPLAINT],
+      ["bench-state", OUT],
+      ["answer", { moveId: "turn-shaft", outcomeId: "free", circumstance: "cold", taken: "now", why: "" }],
+    ];
+    expect(step(begun.slice(0, 3)).code).toBe("now/dead-checks");
+    expect(step(begun).code).toBe("now/isolate");
+  });
+});
+
+describe("with what isolation has worked out", () => {
+  const searching = { band: "now", stage: "isolate", code: "now/isolate", params: {} } as const;
+  const moves = [{ id: "turn-shaft", title: "Turn the shaft by hand" }];
+  const found = { jobId: 1, isStop: false, moveId: "turn-shaft", beforeOrder: [] };
+
+  it("the search has a name, ends in a decision, and asks what comes before an order", () => {
+    expect(withFound(searching, undefined, moves)).toBe(searching);
+    expect(withFound(searching, found, moves)).toMatchObject({
+      code: "now/move",
+      at: "move:turn-shaft",
+      params: { title: "Turn the shaft by hand" },
+    });
+    expect(withFound(searching, { ...found, isStop: true }, moves)).toMatchObject({ stage: "decide" });
+    const bad = { ...searching, stage: "match", code: "now/after-faulty" } as const;
+    expect(withFound(bad, { ...found, beforeOrder: ["turn-shaft"] }, moves).code).toBe("now/before-order");
+    expect(withFound(bad, found, moves)).toBe(bad);
+  });
+
+  it("says nothing of what is not a search", () => {
+    const fit = { ...searching, stage: "put-back", code: "now/fit" } as const;
+    expect(withFound(fit, { ...found, isStop: true }, moves)).toBe(fit);
   });
 });
