@@ -183,8 +183,22 @@ function step(stage: Stage, code: string, params: Said["params"] = {}, at?: stri
   return { band: "now", stage, code, params, ...(at === undefined ? {} : { at }) };
 }
 
+/** What was read, answered, decided and done since it came back: all of it where it never did. */
+function sinceBack(view: Standing): Standing {
+  const { reopened, decision } = view;
+  if (!reopened) return view;
+  const isSince = ({ seq }: { readonly seq: number }): boolean => seq > reopened.seq;
+  return {
+    ...view,
+    decision: decision && isSince(decision) ? decision : null,
+    interventions: view.interventions.filter(isSince),
+    readings: view.readings.filter(isSince),
+    answers: view.answers.filter(isSince),
+  };
+}
+
 /** What is left to do once the route is decided or something was repaired: fit, put back, test, run, sign off. */
-function repairStep(view: Standing, context: StepContext): NextStep | undefined {
+function repairStep(view: Standing, whole: Standing, context: StepContext): NextStep | undefined {
   const { decision, interventions } = view;
   if (!decision && interventions.length === 0) return undefined;
   if (decision?.route === "replace") return step("sign-off", "now/replace", {}, "word");
@@ -196,7 +210,7 @@ function repairStep(view: Standing, context: StepContext): NextStep | undefined 
   }
   const left = stillOff(view).length + view.bench.opened.length;
   if (left > 0) return step("put-back", "now/put-back", { left }, "off");
-  const { unproven } = signOffWord(view, context);
+  const { unproven } = signOffWord(whole, context);
   if (unproven.some((code) => code.startsWith("final-")))
     return step("sign-off", "now/final-tests", {}, "tests");
   if (unproven.includes("run-failed")) return step("isolate", "now/run-failed");
@@ -204,8 +218,11 @@ function repairStep(view: Standing, context: StepContext): NextStep | undefined 
   return step("sign-off", "now/sign-off", {}, "word");
 }
 
-function doable(view: Standing, context: StepContext): NextStep {
+function doable(whole: Standing, context: StepContext): NextStep {
+  const view = sinceBack(whole);
   if (!view.complaint) return step("take-in", "now/complaint", {}, "complaint");
+  const isToldOf = (view.reopened?.seq ?? 0) < view.complaint.seq;
+  if (!isToldOf && view.interventions.length === 0) return step("take-in", "now/came-back", {}, "complaint");
   const end = ownerEnd(view, context);
   if (end) return end;
   const isUnderWay = view.interventions.length > 0 || view.decision !== null;
@@ -220,7 +237,7 @@ function doable(view: Standing, context: StepContext): NextStep {
   if (owed.length > 0 && !isUnderWay && !isBegun)
     return step("make-safe", "now/dead-checks", { left: owed.length }, "checks");
   if (view.takenIn?.family === "not-known") return step("isolate", "now/family");
-  const repair = repairStep(view, context);
+  const repair = repairStep(view, whole, context);
   if (repair) return repair;
   const [open] = openReadings(view, context.tools);
   if (open) return afterReading(open, view, context);

@@ -30,7 +30,7 @@ export interface Standing extends Pick<JobView, Whole> {
     TakenIn,
     "machine" | "tag" | "place" | "family" | "protectionClass" | "ownerId"
   > | null;
-  readonly complaint: Pick<NonNullable<JobView["complaint"]>, "circumstance" | "afterMinutes"> | null;
+  readonly complaint: Pick<NonNullable<JobView["complaint"]>, "circumstance" | "afterMinutes" | "seq"> | null;
   readonly deadChecks: readonly (Pick<DeadCheckReading, "checkId" | "verdict"> & { readonly seq: number })[];
   readonly readings: readonly (Pick<ToolReading, "moveId" | "toolId"> & {
     readonly seq: number;
@@ -57,6 +57,8 @@ export interface Standing extends Pick<JobView, Whole> {
     readonly seq: number;
   })[];
   readonly signedOff: Pick<NonNullable<JobView["signedOff"]>, "word" | "seq" | "at"> | null;
+  /** The last time it came back after it was signed off. */
+  readonly reopened: Pick<Placed, "seq"> | null;
   readonly ownerSaid: Pick<NonNullable<JobView["ownerSaid"]>, "answer" | "leadsTo" | "byDay" | "seq"> | null;
   readonly orders: readonly Pick<JobView["orders"][number], "part" | "state" | "expectedOn" | "seq" | "at">[];
   readonly followUps: readonly (Pick<
@@ -84,8 +86,10 @@ function doneOf({
 }
 
 /** What is between the shop, the owner and those who sell parts. */
-function awaitedOf({ ownerSaid, orders }: JobView): Pick<Standing, "ownerSaid" | "orders"> {
+function awaitedOf(view: JobView): Pick<Standing, "ownerSaid" | "orders" | "reopened"> {
+  const { ownerSaid, orders, reopened } = view;
   return {
+    reopened: reopened && { seq: reopened.seq },
     ownerSaid: ownerSaid && {
       answer: ownerSaid.answer,
       leadsTo: ownerSaid.leadsTo,
@@ -122,7 +126,7 @@ export function standingOf(view: JobView): Standing {
       protectionClass: takenIn.protectionClass,
       ownerId: takenIn.ownerId,
     },
-    complaint: complaint && conditionOf(complaint),
+    complaint: complaint && { ...conditionOf(complaint), seq: complaint.seq },
     readings: view.readings.map(({ seq: line, moveId, toolId, finding: { verdict } }) => ({
       seq: line,
       moveId,

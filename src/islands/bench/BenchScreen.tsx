@@ -32,6 +32,7 @@ const CODE_ORDER: readonly string[] = [
   "now/failed-check",
   "now/part-late",
   "now/owner-no",
+  "now/came-back",
   "now/sign-off",
   "now/hand-back",
   "now/run",

@@ -121,7 +121,7 @@ function whenSaid(form: PartProps["form"]): string {
 }
 
 /** The complaint in the order in which people tell it: what it does, when, what is heard and smelt, since when. */
-export function ComplaintPart({ form, shop }: PartProps) {
+export function ComplaintPart({ form, shop, isBack }: PartProps & { readonly isBack: boolean }) {
   const { ref } = useAnchored("complaint");
   const [ticked, history, earlierParts] = form.watch(["signs", "history", "earlierParts"]);
   const of = (...senses: readonly Sign["sense"][]): Sign[] =>
@@ -130,7 +130,9 @@ export function ComplaintPart({ form, shop }: PartProps) {
   const sensed = of("heard", "smelt", "felt");
   return (
     <section ref={ref} aria-label="Complaint" id="complaint" className="scroll-mt-4">
-      <h2 className="mb-2 font-bold text-lg">What it does</h2>
+      <h2 className="mb-2 font-bold text-lg">
+        {isBack ? "It came back: what does it do now?" : "What it does"}
+      </h2>
       <Stops form={form} shop={shop} />
       <Does form={form} signs={of("seen")} />
       <Fold title="When" holds={whenSaid(form)} isOpenOnDesk>

@@ -30,11 +30,14 @@ interface SheetProps {
 function TakeInSheet({ screen, ownerName, shop, begun, plate }: SheetProps) {
   const job = screen?.job;
   const { form, keep, problem, kept } = useTakeIn(job, ownerName, shop, { begun, plate });
-  const { isSubmitting, isDirty } = form.formState;
+  const { isSubmitting } = form.formState;
+  const isBack = (job?.reopened?.seq ?? 0) > (job?.complaint?.seq ?? 0);
+  // What it does now is asked even where nothing of it changed.
+  const isDirty = form.formState.isDirty || isBack;
   return (
     <form onSubmit={keep} noValidate>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
-        <ComplaintPart form={form} shop={shop} />
+        <ComplaintPart form={form} shop={shop} isBack={isBack} />
         <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-6">
           <MachinePart form={form} shop={shop} isNew={!job} />
           <PlatePart form={form} shop={shop} isNew={!job} />

@@ -37,7 +37,9 @@ function changes(form: TakeInForm, before: TakeInForm, job: JobView, currency: s
     });
   if (next.plate && differs(next.plate, old.plate))
     posted.push({ kind: "nameplate", stage, payload: { ...next.plate } });
-  if (next.complaint && differs(next.complaint, old.complaint))
+  // A machine that came back is told of anew, also where it does the same.
+  const isToldAgain = (job.reopened?.seq ?? 0) > (job.complaint?.seq ?? 0);
+  if (next.complaint && (isToldAgain || differs(next.complaint, old.complaint)))
     posted.push({ kind: "complaint", stage, payload: { ...next.complaint } });
   return posted;
 }

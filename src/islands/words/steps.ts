@@ -11,6 +11,7 @@ const param = (step: NextStep, key: string): string => String(step.params[key] ?
 const STEPS: ReadonlyMap<string, Words> = new Map(
   Object.entries<Words>({
     "now/complaint": () => "Write down what it does",
+    "now/came-back": () => "It came back: what does it do now?",
     "now/failed-check": (step) => `No power: ${param(step, "check").split(",")[0]?.toLowerCase()} failed`,
     "now/dead-checks": (step) => `Dead checks before first power: ${param(step, "left")} left`,
     "now/family": () => "Find out what kind of motor it is",
@@ -63,6 +64,7 @@ function endWords(step: NextStep): string {
 const ACTIONS: ReadonlyMap<string, (step: NextStep) => string> = new Map(
   Object.entries<(step: NextStep) => string>({
     "now/complaint": () => "Write down what it does",
+    "now/came-back": () => "Write down what it does now",
     "now/failed-check": () => "Find out why",
     "now/dead-checks": () => "Take the dead checks",
     "now/family": () => "Find out what motor it is",

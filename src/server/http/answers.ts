@@ -83,6 +83,7 @@ export const standingAnswer = strictObject({
     .nullable()
     .defined(),
   orders: lines(),
+  reopened: yup.object({ seq: yup.number().required() }).nullable().defined(),
 });
 
 /** Schema of a JobView on the wire. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { withFound } from "@/core/job/isolation/next-found";
-import { EMPTY_FOLLOW_UP_FACTS, EMPTY_OWNER_FACTS } from "@/core/job/log/empty-facts";
+import { EMPTY_BILL_FACTS, EMPTY_FOLLOW_UP_FACTS, EMPTY_OWNER_FACTS } from "@/core/job/log/empty-facts";
 import type { Payloads } from "@/core/job/log/entry";
 import { collars, nextStep } from "@/core/job/next-step";
 import { KNOWLEDGE, LIMITS, TOOL_CARDS, TOOL_CONTEXT, TOOLS } from "../shop-context";
@@ -226,6 +226,38 @@ describe("what a machine on the bench waits for", () => {
     ],
   ])("%s", (_, lines, band, code) => {
     expect(step([...CHECKED, ...lines])).toMatchObject({ band, code });
+  });
+
+  it("a machine that came back is told of anew, then searched again: the old part's work and readings are past", () => {
+    const signed: Line = [
+      "signed-off",
+      {
+        word: "not-yet-proven",
+        unproven: [],
+        minutes: 1,
+        labourMinor: 0,
+        partsMinor: 0,
+        watch: "",
+        ...EMPTY_BILL_FACTS,
+      },
+    ];
+    const fitted: Line = [
+      "intervention",
+      { label: "Start capacitor fitted", faultIds: [], success: 0.9, seen: null, part: "none" },
+    ];
+    const back: readonly Line[] = [
+      ...CHECKED,
+      ["bench-state", DRAINED],
+      read("61.8u"),
+      DECIDED,
+      fitted,
+      signed,
+      ["reopened", { why: "hums again" }],
+    ];
+    expect(step(back).code).toBe("now/came-back");
+    const told: readonly Line[] = [...back, ["complaint", COMPLAINT]];
+    expect(["now/dead-checks", "now/make-safe", "now/measure"]).toContain(step(told).code);
+    expect(step([...told, DECIDED]).code).toMatch(/^now\/(fit|make-safe)$/);
   });
 
   it("once the search has begun with the plug out, dead checks wait for the power that asks for them", () => {
