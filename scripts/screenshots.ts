@@ -28,6 +28,7 @@ const settled = (page: Page): Promise<void> =>
 
 const SHOTS: readonly Shot[] = [
   { name: "bench", path: "/" },
+  { name: "jobs", path: "/jobs", before: (page) => page.getByText("10 of 10").waitFor() },
   { name: "take-in", path: "/jobs/103/take-in" },
   {
     name: "make-safe",
@@ -35,11 +36,6 @@ const SHOTS: readonly Shot[] = [
     before: (page) => page.getByText("Out, plug in sight").click(),
   },
   { name: "measure", path: "/jobs/103/measure", before: (page) => type(page, "61.8u") },
-  {
-    name: "tool-alone",
-    path: "/tools/capacitor-against-mark?mark=30%20%CE%BCF%20%C2%B15%20%25%20450%20VAC%20S0",
-    before: (page) => type(page, "28.4"),
-  },
   { name: "knowledge", path: "/knowledge/moves/start-capacitance" },
   { name: "isolate", path: "/jobs/104/isolate", before: settled },
   { name: "isolate-kind", path: "/jobs/107/isolate", theme: "nightbench", before: settled },

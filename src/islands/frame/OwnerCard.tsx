@@ -95,7 +95,7 @@ function AfterNo({ job, shop, stage }: CardProps) {
         The owner said no{said.words ? `: “${said.words}”` : ""} · {said.question}
       </p>
       <h2 className="font-bold text-2xl leading-tight">
-        {said.leadsTo === "hold" ? "On hold. What now?" : "What leadsTo?"}
+        {said.leadsTo === "hold" ? "On hold. What now?" : "What then?"}
       </h2>
       <div className="mt-2 flex flex-wrap items-end gap-3">
         {ENDS.map(([leadsTo, label]) => (
@@ -142,7 +142,7 @@ export function OwnerCard(props: CardProps) {
     <section
       ref={ref}
       aria-label="Owner"
-      className="sheet mb-3 scroll-mt-4 px-5 py-3"
+      className="move mb-3 scroll-mt-4 px-5 py-3"
       data-testid="owner-card"
     >
       {question ? <Open key={question.seq} question={question} {...props} /> : <AfterNo {...props} />}

@@ -147,16 +147,20 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
   const isDue = job.signedOff !== null && open.some(({ onDay }) => onDay !== null && onDay <= today);
   const { word, unproven } = signOffWord(job, shop);
   const isOwed = word === "not-yet-proven" && asksLater(unproven) && open.length === 0;
+  // A machine that leaves as it came is handed back: its word and its bill, whatever was not tested.
+  const isClosing = screen.step.code === "now/hand-back" || screen.step.code === "now/replace";
   const step =
     job.signedOff || left > 0
       ? undefined
-      : !isTested
-        ? "tests"
-        : run === undefined
-          ? "run"
-          : isOwed
-            ? "again"
-            : "word";
+      : isClosing
+        ? "word"
+        : !isTested
+          ? "tests"
+          : run === undefined
+            ? "run"
+            : isOwed
+              ? "again"
+              : "word";
   return (
     <>
       <Signed job={job} shop={shop} />

@@ -62,8 +62,9 @@ async function postInTurn(jobId: number, posted: Posted): Promise<Result<JobView
   if (answer.ok) {
     setNewer(answer.value);
     const kept = { jobId, seq: answer.value.seq };
-    // A strike is itself a taking back: it is undone by restoring the line.
-    $lastKept.set(posted.kind === "struck" || posted.kind === "restored" ? null : kept);
+    // A strike is itself a taking back: it is undone by restoring the line. Minutes come in by themselves.
+    if (posted.kind !== "time-spent")
+      $lastKept.set(posted.kind === "struck" || posted.kind === "restored" ? null : kept);
     tellTabs(kept);
     if (settlesPlug(posted)) settlePlug(jobId, answer.value.seq);
   } else if (answer.status === 409) {
