@@ -9,6 +9,7 @@ export const TERN_QUAY: Settings = {
   shopName: "Tern Quay Mending Room",
   address: "Net Loft, Tern Quay",
   telephone: "Tern Quay 41",
+  calendarKey: "",
   region: "harmonised-230-50",
   volts: 230,
   hertz: 50,

@@ -11,6 +11,7 @@ import { POST as takeIn } from "@/pages/api/jobs/index";
 import { DELETE as deleteOwner, PUT as putOwner } from "@/pages/api/owners/[id]";
 import { GET as findOwner } from "@/pages/api/owners/index";
 import { GET as timers } from "@/pages/api/timers";
+import { GET as shopCalendar } from "@/pages/calendar.ics";
 import { GET as calendar } from "@/pages/jobs/[id]/calendar.ics";
 import { jobView } from "@/server/queries/jobs";
 import { writeSettings } from "@/server/repositories/settings";
@@ -159,6 +160,30 @@ describe("looking again later", () => {
     expect(lines).toContain("DTEND;VALUE=DATE:20270301");
     expect(lines.filter((line) => line === "BEGIN:VEVENT")).toHaveLength(1);
     expect(lines.join("\n")).toContain("Only below 12 °C.");
+  });
+
+  it("stands in the shop's calendar at its secret address, without anybody's name", async () => {
+    const id = await newJob({ owner: { name: "Fern Pottery", contact: "noon" } });
+    await post(
+      id,
+      draft(2, "follow-up", { ...EMPTY_FOLLOW_UP_FACTS, what: "Run it cold", onDay: "2099-01-05" }),
+    );
+    const ask = async (key: string): Promise<Response> =>
+      (await shopCalendar({ url: new URL(`http://x/calendar.ics?key=${key}`) } as APIContext)) as Response;
+    expect((await ask("")).status).toBe(404);
+    const { settings } = await shopContextOn(shop.db);
+    const calendarKey = randomUUID();
+    await writeSettings(
+      shop.db,
+      { ...settings.value, calendarKey },
+      settings.version,
+      new Date().toISOString(),
+    );
+    expect((await ask(randomUUID())).status).toBe(404);
+    const text = await (await ask(calendarKey)).text();
+    expect(text).toContain("DTSTART;VALUE=DATE:20990105");
+    expect(text.replace(/\r\n[ \t]/g, "")).toContain(`job ${id}: Run it cold`);
+    expect(text).not.toMatch(/Fern|noon/);
   });
 
   it("is done once, and then no calendar holds it", async () => {

@@ -74,6 +74,12 @@ export const settingsSchema = strictObject({
   /** For the owner's sheet. */
   address: text("Address of the shop", 200),
   telephone: text("Telephone of the shop", 60),
+  /** Secret part of the address of the shop's calendar; empty while there is none. */
+  calendarKey: yup
+    .string()
+    .label("Calendar key")
+    .defined()
+    .matches(/^(|[0-9a-f-]{36})$/, "The calendar's key is made by the program"),
   region: yup.string().label("Region").required().max(60),
   volts: finiteNumber().label("Supply volts").required().min(90).max(500),
   hertz: finiteNumber().label("Supply hertz").required().min(10).max(400),

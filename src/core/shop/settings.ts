@@ -11,6 +11,7 @@ export const DEFAULT_SETTINGS: Settings = {
   shopName: "My mending room",
   address: "",
   telephone: "",
+  calendarKey: "",
   region: "harmonised-230-50",
   volts: 230,
   hertz: 50,

@@ -10,9 +10,11 @@ import { MiniShaft } from "../frame/JobShaft";
 import { PlainFrame } from "../frame/PlainFrame";
 import { useAwake } from "../state/awake";
 import { useNow } from "../state/clock";
+import { readDraft } from "../state/draft";
 import { useTouches, useWatches } from "../state/watch";
 import { ageWords } from "../words/backup";
-import { stepWords, untilWords } from "../words/steps";
+import { inSentence } from "../words/in-sentence";
+import { stepAction, stepHref, stepWords, untilWords } from "../words/steps";
 import { type Bench, useBench } from "./use-bench";
 
 interface JobOnBench extends BenchJob {
@@ -104,8 +106,8 @@ function Loudest({ jobOnBench, zone }: { readonly jobOnBench: JobOnBench; readon
         <h2 className="font-bold text-[30px] leading-tight tracking-tight">{stepWords(step, zone)}</h2>
       </div>
       <BenchBadge summary={summary} />
-      <a className="btn btn-primary btn-loud" href={`/jobs/${standing.jobId}/${step.stage}`}>
-        Start
+      <a className="btn btn-primary btn-loud" href={stepHref(step, standing.jobId)}>
+        {stepAction(step)}
       </a>
     </div>
   );
@@ -116,7 +118,7 @@ function BenchLine({ jobOnBench, zone }: { readonly jobOnBench: JobOnBench; read
   return (
     <li className="border-rule border-t">
       <a
-        href={`/jobs/${standing.jobId}/${step.stage}`}
+        href={stepHref(step, standing.jobId)}
         className="grid min-h-14 items-center gap-x-5 gap-y-1 py-1.5 hover:bg-sheet md:grid-cols-[250px_minmax(0,1fr)_147px_270px]"
       >
         <span>
@@ -185,6 +187,21 @@ function Empty() {
   );
 }
 
+/** A take-in that was begun on this device and not kept. */
+function Unfinished() {
+  const draft = readDraft<{ readonly machine?: string; readonly signs?: readonly string[] }>("take-in:new");
+  const isBegun = draft !== undefined && ((draft.machine ?? "") !== "" || (draft.signs?.length ?? 0) > 0);
+  if (!isBegun) return null;
+  return (
+    <p className="mt-3 flex flex-wrap items-center gap-3" data-testid="unfinished">
+      A machine at the door is not taken in yet{draft.machine ? `: ${inSentence(draft.machine)}` : ""}.
+      <a className="btn btn-outline" href="/jobs/new">
+        Go on with it
+      </a>
+    </p>
+  );
+}
+
 function placeOf(standing: Standing): string {
   return standing.takenIn?.place || "no place said";
 }
@@ -203,7 +220,7 @@ function Places({ all, place, onPlace }: PlacesProps) {
   if (counts.size < 2) return null;
   return (
     <fieldset className="mt-3">
-      <legend className="sr-only">Places</legend>
+      <legend className="label-line text-soft">Places</legend>
       <div className="flex max-h-40 flex-wrap gap-2 overflow-y-auto">
         {[...counts]
           .sort(([one], [other]) => one.localeCompare(other, "en", { numeric: true }))
@@ -273,6 +290,7 @@ export function BenchScreen({
           </span>
         </p>
       ) : null}
+      {isAwake ? <Unfinished /> : null}
       <Places all={all} place={place} onPlace={setPlace} />
       {BANDS.map(({ band, title, empty }) => {
         const lines = shown.filter(({ step }) => step.band === band).sort(inOrder);

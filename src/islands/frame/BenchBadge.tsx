@@ -27,6 +27,7 @@ function BenchSign({ level }: { readonly level: BenchLevel }) {
 interface BadgeProps {
   readonly summary: BenchSummary;
   readonly href?: string | undefined;
+  /** On a row of the Bench: said quietly; the hatch stands where hands are about to go in. */
   readonly isSmall?: boolean;
 }
 
@@ -35,10 +36,10 @@ export function BenchBadge({ summary, href, isSmall = false }: BadgeProps) {
   const { words, check } = benchWords(summary);
   const inner = (
     <span
-      className={`flex w-fit items-center rounded-[3px] border-[1.5px] border-ink ${isSmall ? "p-[3px]" : "min-h-11 p-[5px]"} ${PATTERN[summary.level]}`}
+      className={`flex w-fit items-center rounded-[3px] ${isSmall ? "" : `min-h-11 border-[1.5px] border-ink p-[5px] ${PATTERN[summary.level]}`}`}
     >
       <span
-        className={`flex items-center bg-paper px-2 leading-tight ${isSmall ? "min-h-7 gap-1" : "min-h-8 gap-2 font-semibold"}`}
+        className={`flex items-center leading-tight ${isSmall ? "min-h-7 gap-1 text-soft" : "min-h-8 gap-2 bg-paper px-2 font-semibold"}`}
       >
         <BenchSign level={summary.level} />
         <span>{words}</span>

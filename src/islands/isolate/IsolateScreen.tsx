@@ -51,14 +51,15 @@ function OtherMove({
   move,
   minutes,
   doubt,
-  saves,
+  total,
   lacks,
   onChoose,
 }: {
   readonly move: Move | undefined;
   readonly minutes: number;
   readonly doubt: number;
-  readonly saves: string | undefined;
+  /** What the whole comes to on average when it is done first. */
+  readonly total: string | undefined;
   /** The instrument to borrow for it. */
   readonly lacks?: string | undefined;
   onChoose(moveId: string): void;
@@ -81,11 +82,11 @@ function OtherMove({
         </span>
         <span className="hidden text-right text-soft md:inline">{minutes} min</span>
         <span className="text-right text-soft">
-          {saves === undefined ? (
+          {total === undefined ? (
             "changes nothing"
           ) : (
             <>
-              saves <b className="num text-ink">{saves}</b> a minute
+              then <b className="num text-ink">{total}</b> in all
             </>
           )}
         </span>
@@ -97,18 +98,20 @@ function OtherMove({
 function Alternatives({ moves, rest, knowledge, shop, onChoose }: OthersProps) {
   const [isAll, setIsAll] = useState(false);
   const hidden = Math.max(0, moves.length - OTHERS) + rest.length;
+  // In the order of the figure that is shown.
+  const inOrder = [...moves].sort((one, other) => one.expectedTotal - other.expectedTotal);
   const money = (minor: number): string => formatMoney(Math.round(minor), shop.settings.currency);
   return (
     <>
       <ul aria-label="Other moves" className="mt-2">
-        {(isAll ? moves : moves.slice(0, OTHERS)).map(
-          ({ moveId, minutes, stateMinutes, doubtRemoved, savesPerMinute, lacks }) => (
+        {(isAll ? inOrder : inOrder.slice(0, OTHERS)).map(
+          ({ moveId, minutes, stateMinutes, doubtRemoved, expectedTotal, lacks }) => (
             <OtherMove
               key={moveId}
               move={knowledge.moves.find(({ id }) => id === moveId)}
               minutes={minutes + stateMinutes}
               doubt={doubtRemoved}
-              saves={money(savesPerMinute)}
+              total={money(expectedTotal)}
               lacks={lacks === undefined ? undefined : knowledge.kit.find(({ id }) => id === lacks)?.label}
               onChoose={onChoose}
             />
@@ -120,7 +123,7 @@ function Alternatives({ moves, rest, knowledge, shop, onChoose }: OthersProps) {
             move={move}
             minutes={move.minutes}
             doubt={0}
-            saves={undefined}
+            total={undefined}
             onChoose={onChoose}
           />
         ))}

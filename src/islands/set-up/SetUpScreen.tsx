@@ -7,6 +7,7 @@ import { useAwake } from "../state/awake";
 import { benchName, setBenchName } from "../state/person";
 import { DISCHARGE_CHOICES } from "../words/schools";
 import { Backups, type BackupsProps } from "./Backups";
+import { Calendar } from "./Calendar";
 import { Counts } from "./Counts";
 import { Instruments } from "./Instruments";
 import { type SetUpDraft, type StoredSettings, useSetUp } from "./use-set-up";
@@ -220,6 +221,10 @@ function SetUpForm(props: SetUpProps) {
             onChange={(usesCounts) => model.set({ usesCounts })}
           />
           <Backups backup={props.backup} zone={stored.value.zone} />
+          <Calendar
+            calendarKey={model.draft.calendarKey}
+            onKey={(calendarKey) => model.set({ calendarKey })}
+          />
           <ThisDevice />
           <h2 className="font-bold text-lg">Access</h2>
           <Access access={access} />

@@ -42,7 +42,10 @@ export function decisionSentence(
   if (best.id === "replace")
     return `Another machine: ${money(best.mean)}, ${against}. No repair is worth its chance.`;
   const second = best.wrong > DOUBTFUL ? best.steps[1] : undefined;
-  const then = second ? ` first, then ${inSentence(stepLabel(second.repairs, repairs))}` : "";
+  const label = second ? stepLabel(second.repairs, repairs) : "";
+  // The same repair again is no second step to speak of.
+  const isOther = label !== "" && label !== routeLabel(best, repairs);
+  const then = isOther ? ` first, then ${inSentence(label)}` : "";
   const sure = best.givesUp < LEAST_SAID ? "" : `, and ${formatChance(best.givesUp)} that none of it helps`;
   const alone = second ? "the first alone" : "this alone";
   return `${routeLabel(best, repairs)}${then}: ${money(best.mean)} on average ${against}, ${formatChance(1 - best.wrong)} that ${alone} ends it${sure}.`;

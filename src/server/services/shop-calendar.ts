@@ -1,0 +1,72 @@
+import { createEvents, type EventAttributes } from "ics";
+import type { Standing } from "@/core/job/standing";
+import { type Cursor, standingPage } from "@/server/repositories/job-facts";
+import { factsBasis } from "./job-facts";
+import type { ShopContext } from "./shop-context";
+
+const LOT = 200;
+
+type Day = readonly [year: number, month: number, day: number];
+
+function dayOf(text: string): Day {
+  const [year = 0, month = 0, day = 0] = text.split("-").map(Number);
+  return [year, month, day];
+}
+
+/** A whole day ends where the next one begins (RFC 5545). */
+function after([year, month, day]: Day): [number, number, number] {
+  const next = new Date(Date.UTC(year, month - 1, day + 1));
+  return [next.getUTCFullYear(), next.getUTCMonth() + 1, next.getUTCDate()];
+}
+
+/** What falls on a day in a job: what is to be looked at again, parts that are expected, until when it is held. */
+function daysOf({ jobId, takenIn, followUps, orders, ownerSaid, signedOff }: Standing): EventAttributes[] {
+  const machine = takenIn?.machine ?? "Machine";
+  const looks = followUps.flatMap(({ seq, what, onDay, done }) =>
+    onDay !== null && done === null ? [{ seq, what, onDay }] : [],
+  );
+  const parts = orders.flatMap(({ seq, part, state, expectedOn }) =>
+    state === "ordered" && expectedOn !== null ? [{ seq, what: `expected: ${part}`, onDay: expectedOn }] : [],
+  );
+  const held =
+    ownerSaid?.leadsTo === "hold" && ownerSaid.byDay !== null && !signedOff
+      ? [{ seq: ownerSaid.seq, what: "held until today", onDay: ownerSaid.byDay }]
+      : [];
+  return [...looks, ...parts, ...held].map(({ seq, what, onDay }): EventAttributes => {
+    const start = dayOf(onDay);
+    return {
+      uid: `job-${jobId}-line-${seq}@good-spindle`,
+      productId: "-//Good Spindle//Shop//EN",
+      title: `${machine}, job ${jobId}: ${what}`,
+      start: [...start],
+      end: after(start),
+      busyStatus: "FREE",
+      transp: "TRANSPARENT",
+    };
+  });
+}
+
+/** Whether this is the key that the shop's calendar has now. */
+export function isCalendarKey(key: string | null, { settings }: ShopContext): boolean {
+  const { calendarKey } = settings.value;
+  return calendarKey !== "" && key === calendarKey;
+}
+
+/** All days of the shop as an iCalendar file: numbers and machines, nobody's name and no contact. */
+export async function shopCalendar(shopContext: ShopContext): Promise<string> {
+  const events: EventAttributes[] = [];
+  let cursor: Cursor | undefined;
+  for (;;) {
+    const rows = await standingPage(
+      shopContext.db,
+      { isHere: true, after: cursor, limit: LOT },
+      factsBasis(shopContext),
+    );
+    events.push(...rows.flatMap(({ standing }) => daysOf(standing)));
+    cursor = rows.at(-1);
+    if (rows.length < LOT) break;
+  }
+  const { value, error } = createEvents(events, { calName: shopContext.settings.value.shopName });
+  if (error || typeof value !== "string") throw error ?? new Error("the calendar came out empty");
+  return value;
+}
