@@ -2,6 +2,7 @@ import { useEffect, useState } from "react";
 import { Problem } from "../fields/Problem";
 import { Spindle } from "../frame/Spindle";
 import { request } from "../state/api";
+import { useAwake } from "../state/awake";
 
 /** Only a path of our own: never an address that the link brought along. */
 function goOn(): void {
@@ -15,6 +16,8 @@ function goOn(): void {
 export function AccessScreen() {
   const [code, setCode] = useState("");
   const [problem, setProblem] = useState<string | undefined>(undefined);
+  // A form sent before the page is awake would only load it again.
+  const isAwake = useAwake();
   const enter = async (given: string): Promise<void> => {
     const answer = await request("POST", "/api/access", { code: given });
     if (answer.ok) goOn();
@@ -53,7 +56,7 @@ export function AccessScreen() {
           onChange={(event) => setCode(event.target.value)}
         />
         <Problem text={problem} />
-        <button type="submit" className="btn btn-primary mt-4 btn-loud">
+        <button type="submit" className="btn btn-primary mt-4 btn-loud" disabled={!isAwake}>
           Come in
         </button>
       </form>

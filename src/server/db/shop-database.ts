@@ -28,6 +28,11 @@ export function shopDatabase(beforeUpgrade?: BeforeUpgrade): Promise<OpenDatabas
   return holder.goodSpindleDatabase;
 }
 
+/** The database of this process where it is open already: telling of a change opens none. */
+export function openDatabase(): Promise<OpenDatabase> | undefined {
+  return holder.goodSpindleDatabase;
+}
+
 /**
  * Puts another database in the place of the one that is open: whoever asks from now on waits for it.
  */

@@ -1,7 +1,7 @@
 import { EventEmitter } from "node:events";
 import type { OpenDatabase } from "@/server/db/connect";
 import type { Change } from "@/server/db/other-servers";
-import { shopDatabase } from "@/server/db/shop-database";
+import { openDatabase } from "@/server/db/shop-database";
 
 /** On globalThis, since pages and endpoints may be loaded as several copies of this module. */
 const holder = globalThis as { goodSpindleChanges?: EventEmitter };
@@ -18,7 +18,7 @@ function emitter(): EventEmitter {
 /** Tells every screen that looks on, at every server of this shop. Called after the transaction, never inside it. */
 export function announce(change: Change): void {
   emitter().emit("change", change);
-  void shopDatabase().then(({ others }) => others?.tell(change));
+  void openDatabase()?.then(({ others }) => others?.tell(change));
 }
 
 /** What the other servers on one database announce is announced here too. */
