@@ -68,7 +68,14 @@ function waiting(view: Standing, context: StepContext): NextStep | undefined {
   const timer = view.timers.at(-1);
   const end = timer && timerEnd(timer.at, timer.seconds);
   if (timer && end && end > context.now)
-    return { band: "waiting", stage: "make-safe", code: `wait/${timer.what}`, params: {}, until: end };
+    return {
+      band: "waiting",
+      stage: "make-safe",
+      code: `wait/${timer.what}`,
+      params: {},
+      until: end,
+      ...(timer.what === "drain" ? { at: "charge" } : {}),
+    };
   return undefined;
 }
 

@@ -6,6 +6,7 @@ import { formatDay, formatInstant, formatMoney } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
+import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
 import { OWNER_END_WORDS } from "../words/owner";
 import { useAnchored } from "./anchor";
@@ -27,13 +28,12 @@ function askedWords({ at, means, priceMinor, byDay }: Question, shop: Shop): str
 /** An open question: what the owner said is one tap. */
 function Open({ question, job, shop, stage }: CardProps & { readonly question: Question }) {
   const { post, problem, isBusy } = usePost(job.jobId);
-  const [words, setWords] = useState("");
+  const [words, setWords, clear] = useDraft(`owner-words:${job.jobId}`, "");
   const said = (answer: "yes" | "no") => (): void => {
     const { question: asked, means, priceMinor } = question;
-    void post({
-      kind: "owner-answer",
-      stage,
-      payload: { question: asked, answer, means, priceMinor, words },
+    const payload = { question: asked, answer, means, priceMinor, words };
+    void post({ kind: "owner-answer", stage, payload }).then((isKept) => {
+      if (isKept) clear();
     });
   };
   return (

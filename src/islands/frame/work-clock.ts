@@ -38,8 +38,10 @@ export function useWorkClock(job: JobView, stage: Stage): WorkClock {
   const state = useRef(kept);
   const isPosting = useRef(false);
   const isClosed = job.signedOff !== null;
+  // Two windows on one device count into one store: it is read before it is written, and no minute is handed in twice.
   const put = useCallback(
-    (next: Kept): void => {
+    (change: (now: Kept) => Kept): void => {
+      const next = change(readDraft<Kept>(key) ?? NOTHING);
       state.current = next;
       keepDraft(key, next);
       setKept(next);
@@ -48,14 +50,15 @@ export function useWorkClock(job: JobView, stage: Stage): WorkClock {
   );
   const handIn = useRef(async (_least: number): Promise<void> => undefined);
   handIn.current = async (least) => {
-    const { seconds } = state.current;
-    const whole = Math.floor(seconds);
+    const whole = Math.floor((readDraft<Kept>(key) ?? NOTHING).seconds);
     if (isPosting.current || whole < least) return;
     isPosting.current = true;
+    const add = (seconds: number) => put((now) => ({ ...now, seconds: Math.max(0, now.seconds + seconds) }));
+    add(-whole);
     const payload = { seconds: whole, how: "counted", why: "" };
     const answer = await postEntry(job.jobId, { kind: "time-spent", stage, payload });
     isPosting.current = false;
-    if (answer.ok) put({ ...state.current, seconds: Math.max(0, state.current.seconds - whole) });
+    if (!answer.ok) add(whole);
   };
   useEffect(() => {
     if (isClosed) return undefined;
@@ -70,10 +73,9 @@ export function useWorkClock(job: JobView, stage: Stage): WorkClock {
       last = now;
       const isAlone = now - touched > IDLE_MS;
       setIsIdle(isAlone);
-      // A machine that slept has a gap, not work, behind it.
-      if (document.visibilityState !== "visible" || isAlone || state.current.isPaused || passed > 5 * TICK_MS)
-        return;
-      put({ ...state.current, seconds: state.current.seconds + passed / 1000 });
+      // One window has the focus: two side by side count once. A machine that slept has a gap, not work, behind it.
+      if (!document.hasFocus() || isAlone || state.current.isPaused || passed > 5 * TICK_MS) return;
+      put((now) => ({ ...now, seconds: now.seconds + passed / 1000 }));
       if (state.current.seconds >= LINE_S) void handIn.current(LINE_S);
     }, TICK_MS);
     for (const what of ["pointerdown", "keydown", "scroll"])
@@ -92,7 +94,7 @@ export function useWorkClock(job: JobView, stage: Stage): WorkClock {
     isRunning: !isClosed && !kept.isPaused && !isIdle,
     isPaused: kept.isPaused,
     setPaused: (isPaused) => {
-      put({ ...state.current, isPaused });
+      put((now) => ({ ...now, isPaused }));
       if (isPaused) void handIn.current(LEAST_S);
     },
   };

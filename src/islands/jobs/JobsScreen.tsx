@@ -10,6 +10,7 @@ import {
 } from "@tanstack/react-table";
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { useMemo, useRef, useState } from "react";
+import { folded } from "@/core/job/folded";
 import type { ListedJob } from "@/core/job/job-list";
 import { dayIn, formatDay } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
@@ -54,9 +55,6 @@ interface Wanted {
 const ALL: Wanted = { words: "", state: "", kind: "", place: "", sort: "touchedAt", isDown: true };
 const LINE_PX = 76;
 const DAY = /^\d{4}-\d\d-\d\d$/;
-
-const folded = (text: string): string =>
-  text.normalize("NFKD").replace(/\p{M}/gu, "").toLocaleLowerCase("en");
 
 function columnsFor({ settings, families }: JobsProps): ColumnDef<ListedJob>[] {
   const kindOf = (family: string): string => families.find(({ id }) => id === family)?.label ?? family;

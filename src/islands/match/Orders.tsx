@@ -1,10 +1,10 @@
-import { useState } from "react";
 import type { JobView } from "@/core/job/log/reduce";
 import { formatDay, formatInstant } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { useAnchored } from "../frame/anchor";
+import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
 
 interface OrdersProps {
@@ -55,18 +55,27 @@ function Line({ order, job, shop }: OrdersProps & { readonly order: Order }) {
   );
 }
 
+interface OrderDraft {
+  /** Undefined while the part that was chosen stands there by itself. */
+  readonly part?: string;
+  readonly from: string;
+  readonly expectedOn: string;
+}
+
+const EMPTY: OrderDraft = { from: "", expectedOn: "" };
+
 /** A part that has to be bought: which, from whom, expected when. */
 function Ask({ job }: Pick<OrdersProps, "job">) {
   const waiting = new Set(job.orders.filter(({ state }) => state !== "cancelled").map(({ part }) => part));
   const suggested = job.parts.find(({ label }) => !waiting.has(label))?.label ?? "";
   const { post, problem, isBusy } = usePost(job.jobId);
-  const [part, setPart] = useState<string | undefined>(undefined);
-  const [from, setFrom] = useState("");
-  const [expectedOn, setExpectedOn] = useState("");
+  const [draft, setDraft, clear] = useDraft<OrderDraft>(`order:${job.jobId}`, EMPTY);
+  const set = (change: Partial<OrderDraft>): void => setDraft({ ...draft, ...change });
+  const { part, from, expectedOn } = draft;
   const name = part ?? suggested;
   const order = async (): Promise<void> => {
     const payload = { part: name.trim(), state: "ordered", from, expectedOn: expectedOn || null };
-    if (await post({ kind: "order-linked", stage: "match", payload })) setPart("");
+    if (await post({ kind: "order-linked", stage: "match", payload })) clear();
   };
   return (
     <form
@@ -78,12 +87,22 @@ function Ask({ job }: Pick<OrdersProps, "job">) {
     >
       <Field label="Part to order">
         {(ids) => (
-          <input {...ids} className="input" value={name} onChange={(event) => setPart(event.target.value)} />
+          <input
+            {...ids}
+            className="input"
+            value={name}
+            onChange={(event) => set({ part: event.target.value })}
+          />
         )}
       </Field>
       <Field label="From">
         {(ids) => (
-          <input {...ids} className="input" value={from} onChange={(event) => setFrom(event.target.value)} />
+          <input
+            {...ids}
+            className="input"
+            value={from}
+            onChange={(event) => set({ from: event.target.value })}
+          />
         )}
       </Field>
       <Field label="Expected on">
@@ -93,7 +112,7 @@ function Ask({ job }: Pick<OrdersProps, "job">) {
             type="date"
             className="input"
             value={expectedOn}
-            onChange={(event) => setExpectedOn(event.target.value)}
+            onChange={(event) => set({ expectedOn: event.target.value })}
           />
         )}
       </Field>

@@ -1,4 +1,5 @@
 import type { BenchPage } from "@/core/job/bench-page";
+import { folded } from "@/core/job/folded";
 import { isInstant } from "@/core/quantity/format";
 import {
   type Cursor,
@@ -8,7 +9,7 @@ import {
   standingOfJobs,
   standingPage,
 } from "@/server/repositories/job-facts";
-import { factsBasis, folded, keepFactsOfJobs } from "./job-facts";
+import { factsBasis, keepFactsOfJobs } from "./job-facts";
 import type { ShopContext } from "./shop-context";
 
 /** More than a shop has standing about; what lies beyond is asked for. */

@@ -1,6 +1,7 @@
 import { createEvents, type EventAttributes } from "ics";
 import type { JobView } from "@/core/job/log/reduce";
 import type { Promised } from "@/core/job/reassembly/reassembly";
+import { wholeDay } from "./whole-day";
 
 interface Whose {
   readonly shopName: string;
@@ -17,29 +18,22 @@ function conditionsOf({ belowCelsius, afterHours, condition }: Promised): string
     .join(" ");
 }
 
-/** A promise with a day, as a whole-day event: a day has no zone, so it is the same day in every calendar. */
+/** A promise with a day, in a calendar. */
 function eventOf(
   job: JobView,
   promise: Promised,
   onDay: string,
   { shopName, ownerName }: Whose,
 ): EventAttributes {
-  const [year = 0, month = 0, day = 0] = onDay.split("-").map(Number);
-  const next = new Date(Date.UTC(year, month - 1, day + 1));
   const machine = job.takenIn?.machine ?? "Machine";
-  return {
+  return wholeDay(onDay, {
     uid: `job-${job.jobId}-line-${promise.seq}@good-spindle`,
     productId: "-//Good Spindle//Looking again//EN",
     title: `${machine}, job ${job.jobId}: ${promise.what}`,
     description: [conditionsOf(promise), ownerName ? `Owner: ${ownerName}.` : "", shopName]
       .filter((part) => part !== "")
       .join(" "),
-    start: [year, month, day],
-    // A whole day ends where the next one begins (RFC 5545).
-    end: [next.getUTCFullYear(), next.getUTCMonth() + 1, next.getUTCDate()],
-    busyStatus: "FREE",
-    transp: "TRANSPARENT",
-  };
+  });
 }
 
 /** The promises of a job that have a day and are still open, as an iCalendar file; undefined where there is none. */

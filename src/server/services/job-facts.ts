@@ -1,6 +1,7 @@
 import { createHash } from "node:crypto";
 import { type Lesson, lessonOf } from "@/core/isolation/lesson";
 import { countsOf } from "@/core/isolation/shop-counts";
+import { folded } from "@/core/job/folded";
 import { closedJobOf } from "@/core/job/isolation/closed-job";
 import type { JobView } from "@/core/job/log/reduce";
 import { isHere, type Standing, standingOf } from "@/core/job/standing";
@@ -31,11 +32,6 @@ function hashOfLimits(limits: Limits): string {
 /** What facts are worked out with now. */
 export function factsBasis({ knowledge, limits }: FactsContext): FactsBasis {
   return { madeWith: `${FACTS_VERSION}:${knowledge.version}`, limitsOf: hashOfLimits(limits) };
-}
-
-/** Text as it is searched: small letters, without their accents. */
-export function folded(text: string): string {
-  return text.normalize("NFKD").replace(/\p{M}/gu, "").toLocaleLowerCase("en");
 }
 
 function searchText(jobId: number, takenIn: Standing["takenIn"]): string {

@@ -1,7 +1,8 @@
+import { folded } from "@/core/job/folded";
 import { fail, issue, ok, type Result } from "@/core/result";
 import { likeOf, standingOfJobs } from "@/server/repositories/job-facts";
 import { changeOwner, findOwnerRows, jobIdsOfOwner, ownerById } from "@/server/repositories/owners";
-import { factsBasis, folded } from "./job-facts";
+import { factsBasis } from "./job-facts";
 import type { ShopContext } from "./shop-context";
 
 const MOST_FOUND = 5;

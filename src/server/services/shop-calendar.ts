@@ -3,21 +3,9 @@ import type { Standing } from "@/core/job/standing";
 import { type Cursor, standingPage } from "@/server/repositories/job-facts";
 import { factsBasis } from "./job-facts";
 import type { ShopContext } from "./shop-context";
+import { wholeDay } from "./whole-day";
 
 const LOT = 200;
-
-type Day = readonly [year: number, month: number, day: number];
-
-function dayOf(text: string): Day {
-  const [year = 0, month = 0, day = 0] = text.split("-").map(Number);
-  return [year, month, day];
-}
-
-/** A whole day ends where the next one begins (RFC 5545). */
-function after([year, month, day]: Day): [number, number, number] {
-  const next = new Date(Date.UTC(year, month - 1, day + 1));
-  return [next.getUTCFullYear(), next.getUTCMonth() + 1, next.getUTCDate()];
-}
 
 /** What falls on a day in a job: what is to be looked at again, parts that are expected, until when it is held. */
 function daysOf({ jobId, takenIn, followUps, orders, ownerSaid, signedOff }: Standing): EventAttributes[] {
@@ -32,18 +20,13 @@ function daysOf({ jobId, takenIn, followUps, orders, ownerSaid, signedOff }: Sta
     ownerSaid?.leadsTo === "hold" && ownerSaid.byDay !== null && !signedOff
       ? [{ seq: ownerSaid.seq, what: "held until today", onDay: ownerSaid.byDay }]
       : [];
-  return [...looks, ...parts, ...held].map(({ seq, what, onDay }): EventAttributes => {
-    const start = dayOf(onDay);
-    return {
+  return [...looks, ...parts, ...held].map(({ seq, what, onDay }) =>
+    wholeDay(onDay, {
       uid: `job-${jobId}-line-${seq}@good-spindle`,
       productId: "-//Good Spindle//Shop//EN",
       title: `${machine}, job ${jobId}: ${what}`,
-      start: [...start],
-      end: after(start),
-      busyStatus: "FREE",
-      transp: "TRANSPARENT",
-    };
-  });
+    }),
+  );
 }
 
 /** Whether this is the key that the shop's calendar has now. */

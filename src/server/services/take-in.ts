@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import { folded } from "@/core/job/folded";
 import type { TakenIn } from "@/core/job/log/entry";
 import { at, fail, type Issue, issue, ok, type Result } from "@/core/result";
 import type { Shape } from "@/core/validate";
@@ -10,7 +11,6 @@ import { changeOwner, createOwner, ownerById } from "@/server/repositories/owner
 import { announce } from "./changes";
 import type { Draft } from "./complete-entry";
 import { contentHash } from "./content-hash";
-import { folded } from "./job-facts";
 import { recordWithin } from "./record-entry";
 import type { ShopContext } from "./shop-context";
 
