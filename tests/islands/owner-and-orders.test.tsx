@@ -93,6 +93,7 @@ describe("parts on order", () => {
 describe("the minutes at the bench", () => {
   it("are counted while somebody works, stop by a tap, and are handed in once for two windows", async () => {
     vi.useFakeTimers({ toFake: ["setInterval", "clearInterval", "performance"] });
+    const focus = vi.spyOn(document, "hasFocus").mockReturnValue(false);
     const job = jobOf("universal");
     const bodies = posted(job);
     render(
@@ -101,6 +102,9 @@ describe("the minutes at the bench", () => {
         <Clock job={job} stage="measure" />
       </>,
     );
+    act(() => void vi.advanceTimersByTime(120_000));
+    expect(screen.getAllByTestId("clock")[0]?.textContent, "nobody is here").toContain("0 min");
+    focus.mockReturnValue(true);
     act(() => void vi.advanceTimersByTime(61_000));
     for (const clock of screen.getAllByTestId("clock")) fireEvent.click(clock);
     await vi.waitFor(() => expect(payloads(bodies, "time-spent")).toHaveLength(1));
@@ -110,5 +114,6 @@ describe("the minutes at the bench", () => {
     expect(handed[0]?.seconds).toBeGreaterThanOrEqual(61);
     act(() => void vi.advanceTimersByTime(600_000));
     expect(payloads(bodies, "time-spent"), "stopped").toHaveLength(1);
+    focus.mockRestore();
   });
 });
