@@ -16,7 +16,7 @@ test("a motor of unknown kind: clues narrow it with the plug out, one tap settle
   await settled(page);
   await press(page, /^Show \d+ more moves/);
   await expect(page.getByRole("list", { name: "Other moves" })).not.toContainText("live");
-  await chooseMove(page, "What did it sound like when it still ran?");
+  await chooseMove(page, "How does it sound running, now or before?");
   await press(page, /^Loud whine or brush noise/);
   await settled(page);
   await expect(kinds.getByRole("button").first()).toContainText("Universal, brushed");

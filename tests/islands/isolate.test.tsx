@@ -37,7 +37,7 @@ describe("suspects", () => {
     shown();
     const rows = screen.getAllByTestId("suspect");
     expect(rows[0]?.textContent).toMatch(/^Start capacitor weak\s*about \d+ %/);
-    expect(rows[0]?.textContent).toContain("For hums, does not turn");
+    expect(rows[0]?.textContent).toContain("Forwhat the owner says it does: Hums, does not turn");
     expect(rows[0]?.textContent).toContain("Cure fit a start capacitor, 12 min");
     expect(rows[1]?.textContent).not.toContain("Cure");
     expect(rows.at(-1)?.textContent).toContain("Other faults together");

@@ -119,6 +119,12 @@ function isMadeSafe(view: Standing, { isPlugFresh, now, limits }: StepContext): 
   return gapsFor(asSeen(view.bench, isPlugFresh), "hands-inside", view.machine, now, limits).length === 0;
 }
 
+/** Whether nobody has said, as far as this screen knows, whether anything feeds it. */
+function isFeedNotKnown(view: Standing, { isPlugFresh, now, limits }: StepContext): boolean {
+  const bench = asSeen(view.bench, isPlugFresh);
+  return bench.plug !== "plugged-in" && gapsFor(bench, "plug-out", view.machine, now, limits).length > 0;
+}
+
 const NEVER = "9999-12-31";
 
 /** What to come back to next: the earliest day first, what only waits for its condition last. */
@@ -242,7 +248,9 @@ function doable(whole: Standing, context: StepContext): NextStep {
   const isBegun = view.readings.length > 0 || view.answers.some(({ isCheck }) => !isCheck);
   // Once the search has begun with the plug out they wait for the power that asks for them.
   if (owed.length > 0 && !isUnderWay && !isBegun)
-    return step("make-safe", "now/dead-checks", { left: owed.length }, "checks");
+    return isFeedNotKnown(view, context)
+      ? step("make-safe", "now/make-safe", {}, "plug")
+      : step("make-safe", "now/dead-checks", { left: owed.length }, "checks");
   if (view.takenIn?.family === "not-known") return step("isolate", "now/family");
   const repair = repairStep(view, whole, context);
   if (repair) return repair;

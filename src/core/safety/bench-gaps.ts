@@ -8,16 +8,19 @@ import {
   type Holdable,
 } from "./bench-state";
 
-/** What still stands between the hands and the machine; empty when the need is met. */
+/**
+ * What still stands between the hands and the machine, in the order it is settled: what can move is held before a cover
+ * comes off, and only under a cover are volts read.
+ */
 export const BENCH_GAPS = [
   "stop",
   "plug",
   "battery",
-  "charge",
   "springs",
   "lifted-load",
   "belt",
   "blades",
+  "charge",
 ] as const;
 export type BenchGap = (typeof BENCH_GAPS)[number];
 
@@ -74,8 +77,8 @@ export function gapsFor(
     ...when(machine.blocks.includes("inside"), "stop"),
     ...when(!isCutOff(state, machine), "plug"),
     ...when(hasBatteryIn(state, machine), "battery"),
-    ...when(!isDrained, "charge"),
     ...loosened(state, machine),
+    ...when(!isDrained, "charge"),
   ].filter((gap) => concerns(gap, need));
 }
 

@@ -21,6 +21,7 @@ export interface Shop {
   readonly hazards: Knowledge["hazards"];
   readonly seen: Knowledge["seen"];
   readonly recalls: Knowledge["recalls"];
+  readonly capacitors: Knowledge["capacitors"];
   /** What the shop's own closed jobs add to the chances; nothing unless the shop has chosen so. */
   readonly counts: ShopCounts | undefined;
   /** The moment the page was made: screens tick on from it. */
@@ -42,6 +43,7 @@ export const TRADE_WORDS = [
   "hazards",
   "seen",
   "recalls",
+  "capacitors",
 ] as const satisfies readonly (keyof Shop)[];
 
 export type TradeWords = Pick<Shop, (typeof TRADE_WORDS)[number]>;

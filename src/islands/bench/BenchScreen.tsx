@@ -1,6 +1,7 @@
 import { useState } from "react";
+import { inBandOrder, type Placed } from "@/core/job/bench-order";
 import type { BenchJob } from "@/core/job/bench-page";
-import { type Band, collars, type NextStep, nextStep } from "@/core/job/next-step";
+import { type Band, collars, nextStep } from "@/core/job/next-step";
 import type { Standing } from "@/core/job/standing";
 import { asSeen } from "@/core/safety/bench-state";
 import { type BenchSummary, benchSummary } from "@/core/safety/bench-summary";
@@ -17,8 +18,7 @@ import { inSentence } from "../words/in-sentence";
 import { stepAction, stepHref, stepWords, untilWords } from "../words/steps";
 import { type Bench, useBench } from "./use-bench";
 
-interface JobOnBench extends BenchJob {
-  readonly step: NextStep;
+interface JobOnBench extends BenchJob, Placed {
   readonly summary: BenchSummary;
   readonly collars: ReturnType<typeof collars>;
 }
@@ -28,45 +28,6 @@ const BANDS: readonly { readonly band: Band; readonly title: string; readonly em
   { band: "waiting", title: "Waiting", empty: "Nothing waits for an owner or a timer." },
   { band: "due", title: "Due", empty: "No machine is to be looked at again." },
 ];
-
-/** Late stages first: what is nearest to leaving the bench is done first; the dangerous waits for nobody. */
-const CODE_ORDER: readonly string[] = [
-  "now/failed-check",
-  "now/part-late",
-  "now/owner-no",
-  "now/came-back",
-  "now/sign-off",
-  "now/hand-back",
-  "now/run",
-  "now/final-tests",
-  "now/put-back",
-  "now/fit",
-  "now/run-failed",
-  "now/replace",
-  "now/after-faulty",
-  "now/part-chosen",
-  "now/cheaper",
-  "now/after-undecided",
-  "now/measure",
-  "now/isolate",
-  "now/make-safe",
-  "now/dead-checks",
-  "now/family",
-  "now/complaint",
-  "now/measured",
-  "due/now",
-  "due/later",
-];
-
-function rank({ step, standing }: JobOnBench): [number, string, number] {
-  const place = CODE_ORDER.indexOf(step.code);
-  return [place === -1 ? CODE_ORDER.length : place, step.until ?? "", standing.jobId];
-}
-
-function inOrder(one: JobOnBench, other: JobOnBench): number {
-  const [a, b] = [rank(one), rank(other)];
-  return a[0] - b[0] || a[1].localeCompare(b[1]) || a[2] - b[2];
-}
 
 /** Of those that have left, the one that was signed off last comes first. */
 function lastFirst({ standing: one }: JobOnBench, { standing: other }: JobOnBench): number {
@@ -86,6 +47,7 @@ function useJobsOnBench(jobs: readonly BenchJob[], shop: BenchShop): readonly Jo
     const isPlugFresh = isFreshFor(standing, now, limits);
     const context = { deadChecks, moves, tools, limits, now, zone: settings.zone, isPlugFresh };
     return {
+      jobId: standing.jobId,
       standing,
       ownerName,
       step: nextStep(standing, context),
@@ -240,16 +202,13 @@ function Places({ all, place, onPlace }: PlacesProps) {
   );
 }
 
-/** Lines of each band that come with the page; the others follow once it is awake, which is long before anybody scrolls. */
-const FIRST_LINES = 15;
-
 /** The machines standing here, in three bands: what can be done this minute, what waits, what falls due. */
 export function BenchScreen({
   page,
   shop,
   backup,
 }: {
-  /** The first page of machines ({@link BenchPage}) as JSON: an island's props are written a value at a time, which takes long. */
+  /** The machines at the top ({@link BenchPage}) as JSON, the others follow once the page is awake: an island's props are written a value at a time, which takes long. */
   readonly page: string;
   readonly shop: BenchShop;
   /** When the last good backup was made, where that is too long ago; empty where there is none at all. */
@@ -291,27 +250,28 @@ export function BenchScreen({
         </p>
       ) : null}
       {isAwake ? <Unfinished /> : null}
-      <Places all={all} place={place} onPlace={setPlace} />
+      {bench.isWhole ? <Places all={all} place={place} onPlace={setPlace} /> : null}
       {BANDS.map(({ band, title, empty }) => {
-        const lines = shown.filter(({ step }) => step.band === band).sort(inOrder);
+        const lines = shown.filter(({ step }) => step.band === band).sort(inBandOrder);
         const [first, ...rest] = lines;
         const isNow = band === "now";
         return (
           <section key={band} aria-label={title} className="mt-4">
             <h2 className="border-ring border-b-2 pb-1 font-bold text-lg">
-              {title} <span className="num font-normal text-soft">{lines.length}</span>
+              {title}{" "}
+              {bench.isWhole ? <span className="num font-normal text-soft">{lines.length}</span> : null}
             </h2>
             {isNow && first ? <Loudest jobOnBench={first} zone={zone} /> : null}
-            {lines.length === 0 ? <p className="py-3 text-soft">{empty}</p> : null}
+            {lines.length === 0 && bench.isWhole ? <p className="py-3 text-soft">{empty}</p> : null}
             <ul className={isNow ? "mt-2" : ""}>
-              {(isNow ? rest : lines).slice(0, isAwake ? undefined : FIRST_LINES).map((one) => (
+              {(isNow ? rest : lines).map((one) => (
                 <BenchLine key={one.standing.jobId} jobOnBench={one} zone={zone} />
               ))}
             </ul>
           </section>
         );
       })}
-      {bench.next ? (
+      {bench.next && bench.isWhole ? (
         <p className="mt-4">
           Of {bench.here} machines here the last touched are shown.{" "}
           <button type="button" className="btn btn-outline" onClick={() => bench.more("here")}>

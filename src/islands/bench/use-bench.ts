@@ -7,6 +7,8 @@ import { $changes } from "../state/tabs";
 export interface Bench extends BenchPage {
   /** Where the next page of the machines that have left begins; undefined while none was asked for. */
   readonly nextGone: string | null | undefined;
+  /** Whether all that is shown by itself is there; the page comes with the machines at the top only. */
+  readonly isWhole: boolean;
   /** Loads the next page. */
   more(list: "here" | "gone"): void;
 }
@@ -14,6 +16,8 @@ export interface Bench extends BenchPage {
 type Loaded = Omit<Bench, "more">;
 
 const WAIT_MS = 200;
+/** So many machines are shown by themselves; more are asked for. */
+const MOST_SHOWN = 200;
 
 async function load(query: string): Promise<BenchPage | undefined> {
   const answer = await request<BenchPage>("GET", `/api/bench${query}`);
@@ -26,13 +30,32 @@ function merged(shown: readonly BenchJob[], loaded: readonly BenchJob[]): readon
   return [...shown.filter(({ standing }) => !fresh.has(standing.jobId)), ...loaded];
 }
 
-/** The machines as the page had them, a {@link BenchPage} as JSON; what changed on this or another device is loaded again. */
+/** The machines that are here, page by page from the first, until there are enough. */
+async function loadHere(): Promise<BenchPage | undefined> {
+  let page = await load("");
+  while (page?.next && page.jobs.length < MOST_SHOWN) {
+    const { jobs } = page;
+    const more: BenchPage | undefined = await load(`?after=${encodeURIComponent(page.next)}`);
+    page = more && { ...more, jobs: merged(jobs, more.jobs) };
+  }
+  return page;
+}
+
+/** The machines as the page had them, a {@link BenchPage} as JSON; the others and what changed on this or another device is loaded again. */
 export function useBench(fromPage: string): Bench {
   const changes = useStore($changes);
-  const [bench, setBench] = useState<Loaded>(() => ({
-    ...(JSON.parse(fromPage) as BenchPage),
-    nextGone: undefined,
-  }));
+  const [bench, setBench] = useState<Loaded>(() => {
+    const page: BenchPage = JSON.parse(fromPage);
+    return { ...page, nextGone: undefined, isWhole: page.jobs.length >= page.here };
+  });
+  const isPart = useRef(!bench.isWhole);
+  useEffect(() => {
+    if (!isPart.current) return;
+    isPart.current = false;
+    void loadHere().then((page) => {
+      if (page) setBench((shown) => ({ ...shown, ...page, isWhole: true }));
+    });
+  }, []);
   const waiting = useRef(new Set<number | undefined>());
   useEffect(() => {
     if (changes.count === 0) return undefined;
@@ -41,8 +64,8 @@ export function useBench(fromPage: string): Bench {
       const wanted = [...waiting.current];
       waiting.current.clear();
       if (wanted.includes(undefined)) {
-        const page = await load("");
-        if (page) setBench({ ...page, nextGone: undefined });
+        const page = await loadHere();
+        if (page) setBench({ ...page, nextGone: undefined, isWhole: true });
         return;
       }
       for (const jobId of wanted) {

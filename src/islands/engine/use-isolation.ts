@@ -87,7 +87,7 @@ export function useIsolation(screen: JobScreen, shop: Shop): ShownIsolation {
     };
     const work = async (): Promise<void> => {
       const request: IsolateRequest = JSON.parse(asked);
-      // One step at once; two steps refine the first choice while the repairer reads.
+      // The suspects at once; the next move is named when two steps ahead have been weighed.
       const quick = { ...request.options, lookAhead: 1, maxRoots: 2 } as const;
       say(await ready.worker.isolate({ ...request, options: quick }), false);
       if (isCurrent) say(await ready.worker.isolate(request), true);
@@ -97,10 +97,11 @@ export function useIsolation(screen: JobScreen, shop: Shop): ShownIsolation {
       isCurrent = false;
     };
   }, [ready, asked]);
-  const isolation = state.kind === "ready" && state.asked === asked ? state.isolation : undefined;
+  const isSettled = state.kind === "ready" && state.isRefined && state.asked === asked;
+  const isolation = isSettled ? state.isolation : undefined;
   useEffect(() => {
     $found.set(isolation ? foundOf(screen.job.jobId, isolation) : undefined);
     return () => $found.set(undefined);
   }, [isolation, screen.job.jobId]);
-  return state.kind === "ready" ? { ...state, isSettled: state.isRefined && state.asked === asked } : state;
+  return state.kind === "ready" ? { ...state, isSettled } : state;
 }

@@ -46,7 +46,7 @@ export function JobFrame({ screen, shop, stage, hasOwnFoot = false, children }: 
         <JobShaft jobId={job.jobId} now={stage} collars={collars} />
         <main className="flex min-w-0 flex-1 flex-col px-4 pt-4 md:px-6">
           <Lapsed screen={screen} shop={shop} stage={stage} />
-          <StopBar screen={screen} />
+          <StopBar screen={screen} stage={stage} />
           <OwnerCard job={job} shop={shop} stage={stage} />
           {children}
           <JobLedger job={job} shop={shop} stage={stage} />

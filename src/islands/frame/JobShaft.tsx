@@ -55,7 +55,7 @@ function StageLink({ stage, jobId, now, collars }: ShaftProps & { readonly stage
   const state = collars[stage];
   const body = (
     <>
-      <svg viewBox="0 0 60 30" className="h-[30px] w-[48px] shrink-0 md:w-[60px]" aria-hidden="true">
+      <svg viewBox="0 0 60 30" className="h-[30px] w-full max-w-[48px] md:max-w-[60px]" aria-hidden="true">
         <Collar state={state} isNow={isNow} />
       </svg>
       <span className={`hidden md:inline ${isNow ? "font-bold" : state === "done" ? "" : "text-soft"}`}>
@@ -64,7 +64,7 @@ function StageLink({ stage, jobId, now, collars }: ShaftProps & { readonly stage
     </>
   );
   const label = `${STAGE_LABELS[stage]}, ${isNow ? "you are here" : STATE_WORDS[state]}`;
-  const look = "relative flex h-12 w-12 items-center justify-center md:h-[78px] md:w-full md:justify-start";
+  const look = "relative flex h-12 w-full items-center justify-center md:h-[78px] md:justify-start";
   return (
     <a
       className={look}
@@ -90,7 +90,7 @@ export function JobShaft(props: ShaftProps) {
       />
       <ol className="relative flex justify-center md:block md:pt-2">
         {STAGES.map((stage) => (
-          <li key={stage}>
+          <li key={stage} className="min-w-0 max-w-12 flex-1 md:max-w-none">
             <StageLink {...props} stage={stage} />
           </li>
         ))}

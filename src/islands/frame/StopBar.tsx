@@ -1,3 +1,4 @@
+import type { Stage } from "@/core/job/stages";
 import type { LiveGap } from "@/core/safety/live-work";
 import { LIVE_GAP_WORDS } from "@/log/gap-words";
 import { GapLink } from "./GapLink";
@@ -6,11 +7,16 @@ import type { JobScreen } from "./use-job-screen";
 /** Reasons that end live work whatever else is done: they stand on every screen of the job until they are answered. */
 const STOPS: readonly LiveGap[] = ["stop", "incident", "failing"];
 
-export function StopBar({ screen }: { readonly screen: JobScreen }) {
+interface StopProps {
+  readonly screen: JobScreen;
+  readonly stage: Stage;
+}
+
+export function StopBar({ screen, stage }: StopProps) {
   const { job } = screen;
   const stop = screen.liveGaps("guards-on").find((gap) => STOPS.includes(gap));
   if (stop === undefined || job.signedOff) return null;
-  const { what, how } = LIVE_GAP_WORDS[stop];
+  const { what, how, where } = LIVE_GAP_WORDS[stop];
   return (
     <div
       role="alert"
@@ -21,11 +27,13 @@ export function StopBar({ screen }: { readonly screen: JobScreen }) {
         <span>
           <b className="text-lg">{what}</b> {how}
         </span>
-        <GapLink
-          gap={stop}
-          jobId={job.jobId}
-          className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
-        />
+        {where === stage ? null : (
+          <GapLink
+            gap={stop}
+            jobId={job.jobId}
+            className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
+          />
+        )}
       </p>
     </div>
   );

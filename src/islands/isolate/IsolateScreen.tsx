@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { Isolation } from "@/core/isolation/isolate";
 import { movesFor } from "@/core/isolation/machine-model";
 import type { RatedMove } from "@/core/isolation/rated-move";
@@ -170,6 +170,15 @@ function openMoves(
   );
 }
 
+/** The move that was advised when all was last weighed: its card, and what is typed in it, stands until it is again. */
+function useStood(advised: string | undefined, isSettled: boolean): string | undefined {
+  const last = useRef<string | undefined>(undefined);
+  useEffect(() => {
+    if (isSettled) last.current = advised;
+  }, [advised, isSettled]);
+  return last.current;
+}
+
 function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
   const [station, setStation] = useState<string | undefined>(undefined);
   const { own, open, card } = useOwnMove();
@@ -192,7 +201,9 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
     : (offered[0] ?? isolation.moves[0]);
   // A stop hides nothing: what would still prove or turn it stays one tap away.
   const isStop = isolation.stop.advised && !ownMove && station === undefined;
-  const move = isStop ? undefined : (ownMove ?? knowledge.moves.find(({ id }) => id === chosen?.moveId));
+  const advised = isStop ? undefined : knowledge.moves.find(({ id }) => id === chosen?.moveId);
+  const stood = useStood(advised?.id, isSettled);
+  const move = ownMove ?? (isSettled ? advised : free.find(({ id }) => id === stood));
   const others = offered.filter(({ moveId }) => isStop || moveId !== chosen?.moveId);
   return (
     <>
@@ -213,14 +224,20 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
             onAsk={open}
           />
           <MadeGood screen={screen} knowledge={knowledge} parameters={shop.parameters} />
-          {move ? (
+          {!isSettled && !move ? (
+            <section className="move px-5 py-5" aria-label="Next move" data-testid="next-move">
+              <p role="status" className="font-semibold text-lg text-soft">
+                Weighing the next move …
+              </p>
+            </section>
+          ) : move ? (
             <NextMove
               key={move.id}
               screen={screen}
               shop={shop}
               knowledge={knowledge}
               move={move}
-              rated={chosen}
+              rated={isolation.moves.find(({ moveId }) => moveId === move.id)}
               isRaised={isolation.isTierRaised}
               isOwnChoice={own === move.id && isolation.moves[0]?.moveId !== move.id}
               first={isolation.moves[0]}
@@ -238,10 +255,12 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
               </p>
             </section>
           )}
-          {move ? (
+          {move && isSettled ? (
             <WhileOpen chosen={move} moves={isolation.moves} knowledge={knowledge} onChoose={open} />
           ) : null}
-          <Alternatives moves={others} rest={rest} knowledge={knowledge} shop={shop} onChoose={open} />
+          {isSettled ? (
+            <Alternatives moves={others} rest={rest} knowledge={knowledge} shop={shop} onChoose={open} />
+          ) : null}
           <BuiltFrom job={screen.job} stations={knowledge.stations} present={stations} />
           <Standpoints history={isolation.history} job={screen.job} knowledge={knowledge} shop={shop} />
         </div>

@@ -1,8 +1,7 @@
 import { type ReactNode, useState } from "react";
 import type { Move } from "@/core/knowledge/types";
 import type { BenchGap } from "@/core/safety/bench-gaps";
-import type { Holdable } from "@/core/safety/bench-state";
-import { HOLDABLE } from "@/core/safety/hazards";
+import { isHoldable } from "@/core/safety/hazards";
 import type { LiveGap } from "@/core/safety/live-work";
 import type { Shop } from "@/core/shop/shop";
 import { BENCH_GAP_WORDS, LIVE_GAP_WORDS, LIVE_WARNING_WORDS } from "@/log/gap-words";
@@ -36,10 +35,6 @@ const BENCH_TITLES: Readonly<Record<BenchGap, string>> = {
 function titleOf(gap: BenchGap, screen: JobScreen): string {
   const isIn = gap === "plug" && screen.bench.plug === "plugged-in";
   return isIn ? "First: pull the plug" : BENCH_TITLES[gap];
-}
-
-function isHoldable(gap: BenchGap): gap is Holdable {
-  return HOLDABLE.some((one) => one === gap);
 }
 
 function BenchStep({ gap, screen }: { readonly gap: BenchGap; readonly screen: JobScreen }) {

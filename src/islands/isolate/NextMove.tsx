@@ -9,6 +9,7 @@ import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
 import { inSentence } from "../words/in-sentence";
 import { Care } from "./Care";
+import { CoverOff } from "./CoverOff";
 import { gapsOf, MakeReady, WayThere } from "./MakeReady";
 import type { MoveProps } from "./move-props";
 import { SaysNothing } from "./SaysNothing";
@@ -239,6 +240,7 @@ export function NextMove(
         </p>
       ) : null}
       <Facts {...props} />
+      {isReady ? <CoverOff screen={screen} shop={props.shop} move={move} /> : null}
       <MakeReady screen={screen} move={move}>
         {tool ? (
           <ToolReading key={`${tool.id}:${move.id}`} {...props} toolId={tool.id} />

@@ -23,12 +23,11 @@ interface SuspectsProps {
   readonly station: string | undefined;
 }
 
-/** The line as a few words: what speaks, not where it stands. */
+/** The line as it was asked and answered: an answer alone says nothing a minute later. */
 function spoken(job: JobView, say: SayLine, seq: number): string {
   const line = job.ledger.find((one) => one.seq === seq);
   if (line?.kind === "complaint") return "the complaint";
-  const words = line ? say(line) : `line ${seq}`;
-  return inSentence(words.split(": ").at(-1) ?? words);
+  return line ? inSentence(say(line)) : `line ${seq}`;
 }
 
 function Weights({
@@ -46,12 +45,14 @@ function Weights({
   if (weights.length === 0) return null;
   const inOrder = [...weights].sort((one, other) => other.bits - one.bits).slice(0, 3);
   return (
-    <p className="text-soft">
-      {word}{" "}
-      <b className="font-medium text-ink">
-        {[...new Set(inOrder.map(({ seq }) => spoken(job, say, seq)))].join(" · ")}
-      </b>
-    </p>
+    <div className="grid grid-cols-[max-content_minmax(0,1fr)] gap-x-2 text-soft">
+      <span>{word}</span>
+      <ul className="font-medium text-ink leading-snug">
+        {[...new Set(inOrder.map(({ seq }) => spoken(job, say, seq)))].map((words) => (
+          <li key={words}>{words}</li>
+        ))}
+      </ul>
+    </div>
   );
 }
 

@@ -1,5 +1,6 @@
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
+import { EarlierReading } from "../tools/EarlierReading";
 import { givenFor } from "../tools/given";
 import { AskedFields, MainFields } from "../tools/ToolFields";
 import { ReadingPart } from "../tools/ToolSheet";
@@ -44,6 +45,7 @@ function Sheet({ screen, shop, move, knowledge, loaded }: ReadingProps & { reado
           Marked <span className="num text-ink">{given.marking}</span>
         </p>
       )}
+      <EarlierReading job={job} shop={shop} moveId={move.id} />
       <AskedFields model={model} shop={shop} />
       <MainFields model={model} shop={shop} />
       <ReadingPart model={model} whose={`Job ${job.jobId} · ${job.takenIn?.machine ?? ""}`} />

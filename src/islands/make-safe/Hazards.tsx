@@ -2,8 +2,8 @@ import { recallsFor } from "@/core/job/door/recall";
 import type { JobView } from "@/core/job/log/reduce";
 import { hazardFacts } from "@/core/job/log/reduce";
 import type { Hazard } from "@/core/knowledge/types";
-import type { BenchState, Holdable } from "@/core/safety/bench-state";
-import { HOLDABLE, hazardsFor } from "@/core/safety/hazards";
+import type { BenchState } from "@/core/safety/bench-state";
+import { hazardsFor, isHoldable } from "@/core/safety/hazards";
 import type { Shop } from "@/core/shop/shop";
 import { Problem } from "../fields/Problem";
 import { VerdictMark } from "../frame/VerdictMark";
@@ -20,10 +20,6 @@ const BY_EVIDENCE: ReadonlyMap<string, string> = new Map(
 
 export function isByEvidence(id: string): boolean {
   return BY_EVIDENCE.has(id);
-}
-
-function isHoldable(id: string): id is Holdable {
-  return HOLDABLE.some((one) => one === id);
 }
 
 /** Whether a hazard was seen to, as far as a tick can say so. */

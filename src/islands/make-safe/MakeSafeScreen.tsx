@@ -10,10 +10,12 @@ import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
 import { withShop } from "../frame/with-shop";
 import { useAwake } from "../state/awake";
 import { benchWords } from "../words/bench-state";
+import { HangTag } from "./HangTag";
 import { HazardStops, Hazards, hazardsOf, isByEvidence, isSeenTo } from "./Hazards";
 import { OpenCovers } from "./OpenCovers";
 import { StoredCharge } from "./StoredCharge";
 
+/** In this order: what can hurt is seen to before a cover comes off for the volts. */
 type Step = "plug" | "checks" | "hazards" | "charge";
 
 const PLUG_TITLES: Readonly<Record<JobView["machine"]["connection"], string>> = {
@@ -53,14 +55,16 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
   const isDrained =
     screen.gaps("hands-inside").length === 0 ||
     (isPlugOut && screen.gaps("hands-inside").every((gap) => gap !== "charge"));
+  // A suppressor is read at the plug; all else that stores is read with a cover off.
+  const isUnderCover = job.machine.stores.some((id) => id !== "suppressor");
   const step: Step | undefined = !isPlugOut
     ? "plug"
     : owed.length > 0
       ? "checks"
-      : !isDrained
-        ? "charge"
-        : openHazards.length > 0
-          ? "hazards"
+      : openHazards.length > 0
+        ? "hazards"
+        : !isDrained
+          ? "charge"
           : undefined;
   return (
     <>
@@ -106,11 +110,9 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
         isDone={isPlugOut && isDrained}
         done={benchWords(screen.summary).words}
       >
-        {isPlugOut ? null : (
-          <p className="pb-2 font-semibold text-oxide">First the plug: nothing is touched until it is out.</p>
-        )}
-        <OpenCovers job={job} shop={shop} />
+        {isUnderCover ? <OpenCovers screen={screen} shop={shop} /> : null}
         <StoredCharge job={job} bench={bench} shop={shop} now={now} />
+        {isUnderCover ? null : <OpenCovers screen={screen} shop={shop} />}
       </Part>
       <p className="text-soft">
         Local codes and licensed practice come first. Sealed compressors, gas, oven transformers and battery
@@ -134,6 +136,7 @@ export const MakeSafeScreen = withShop(function MakeSafeScreen({
     <JobFrame screen={screen} shop={shop} stage="make-safe">
       <h1 className="sr-only">Make safe</h1>
       <HazardStops job={screen.job} shop={shop} />
+      <HangTag job={screen.job} />
       {isAwake ? <Parts screen={screen} shop={shop} /> : null}
     </JobFrame>
   );

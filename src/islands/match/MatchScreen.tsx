@@ -1,7 +1,6 @@
 import { useState } from "react";
 import type { JobView } from "@/core/job/log/reduce";
 import { hadResistor } from "@/core/job/old-part";
-import type { CapacitorPart } from "@/core/knowledge/types";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { type RankedCapacitor, rankCapacitors } from "@/core/matching/rank";
 import { type CapacitorRequirement, capacitorRequirement } from "@/core/matching/requirement";
@@ -22,7 +21,6 @@ import { Orders } from "./Orders";
 interface MatchProps {
   readonly job: JobView;
   readonly shop: Shop;
-  readonly parts: readonly CapacitorPart[];
 }
 
 type Place = "start" | "run";
@@ -99,8 +97,8 @@ interface SheetProps extends MatchProps {
   readonly need: CapacitorRequirement;
 }
 
-function Sheet({ job, shop, parts, place, need }: SheetProps) {
-  const ranked = rankCapacitors(need, parts, shop.limits);
+function Sheet({ job, shop, place, need }: SheetProps) {
+  const ranked = rankCapacitors(need, shop.capacitors, shop.limits);
   const usable = ranked.filter(({ fit }) => fit !== "reject");
   const [looked, setLooked] = useState<string | undefined>(
     job.parts.find(({ forPart }) => forPart === place)?.partId,
@@ -160,7 +158,7 @@ function NoCapacitor({ job }: { readonly job: JobView }) {
 }
 
 /** Match: what is needed, with where each value comes from, and what may be fitted, with the reason in words. */
-export const MatchScreen = withShop(function MatchScreen({ job: fromPage, shop, parts }: MatchProps) {
+export const MatchScreen = withShop(function MatchScreen({ job: fromPage, shop }: MatchProps) {
   const screen = useJobScreen(fromPage, shop);
   const { job } = screen;
   const bad = job.readings
@@ -196,11 +194,7 @@ export const MatchScreen = withShop(function MatchScreen({ job: fromPage, shop, 
           feeds it before anything is fitted: until then the higher one decides.
         </p>
       )}
-      {need ? (
-        <Sheet key={place} job={job} shop={shop} parts={parts} place={place} need={need} />
-      ) : (
-        <Nothing job={job} />
-      )}
+      {need ? <Sheet key={place} job={job} shop={shop} place={place} need={need} /> : <Nothing job={job} />}
       <Orders job={job} shop={shop} />
     </JobFrame>
   );

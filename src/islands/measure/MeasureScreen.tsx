@@ -11,6 +11,7 @@ import { withShop } from "../frame/with-shop";
 import { useAwake } from "../state/awake";
 import { dropDraft, keepDraft, readDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
+import { EarlierReading } from "../tools/EarlierReading";
 import { FindingWords } from "../tools/FindingWords";
 import { givenFor, keyReading, markingInAddress } from "../tools/given";
 import { ToolSheet } from "../tools/ToolSheet";
@@ -98,6 +99,7 @@ function Sheet({ screen, shop, measurable, loaded }: SheetProps & { readonly loa
           <Problem text={problem} />
         </>
       }
+      earlier={<EarlierReading job={job} shop={shop} moveId={move?.id} />}
       lastFinding={last?.finding}
       kept={last ? <Kept job={job} last={last} /> : null}
     />

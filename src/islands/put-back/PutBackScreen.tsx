@@ -16,12 +16,12 @@ import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
 import { withShop } from "../frame/with-shop";
 import { useAwake } from "../state/awake";
 import { usePost } from "../state/use-post";
+import { TookOff } from "../taking-apart/TookOff";
+import { useTakingApart } from "../taking-apart/use-taking-apart";
 import { offWords } from "../words/put-back";
 import { OffList } from "./OffList";
 import { PinPicture } from "./PinPicture";
 import { RepairDone } from "./RepairDone";
-import { TookOff } from "./TookOff";
-import { useTakingApart } from "./use-taking-apart";
 import { WireMap } from "./WireMap";
 
 interface PutBackProps {
@@ -86,7 +86,7 @@ function Earlier({ job }: { readonly job: JobView }) {
 
 function Body({ screen, repairs }: { readonly screen: JobScreen; readonly repairs: readonly Repair[] }) {
   const { job } = screen;
-  const apart = useTakingApart(job);
+  const apart = useTakingApart(job, "put-back");
   const [chosen, setChosen] = useState<number | undefined>(undefined);
   const [pinning, setPinning] = useState<number | undefined>(undefined);
   const { post, problem } = usePost(job.jobId);

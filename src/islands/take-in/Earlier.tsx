@@ -1,26 +1,11 @@
 import { useState } from "react";
 import type { UseFormReturn } from "react-hook-form";
-import type { SignedOff } from "@/core/job/log/entry";
 import type { JobView } from "@/core/job/log/reduce";
-import { formatDay } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { request } from "../state/api";
-import { inSentence } from "../words/in-sentence";
-import { SIGN_OFF_WORDS } from "../words/runs";
+import { hitWords, type JobHit } from "../words/job-hit";
 import { type TakeInForm as Form, formFrom } from "./form";
 import { useFound } from "./use-found";
-
-interface Hit {
-  readonly jobId: number;
-  readonly machine: string;
-  readonly tag: string;
-  readonly place: string;
-  readonly ownerName: string;
-  readonly touchedAt: string;
-  readonly decided: string;
-  readonly word: SignedOff["word"] | null;
-  readonly isSignedOff: boolean;
-}
 
 interface EarlierProps {
   readonly form: UseFormReturn<Form>;
@@ -30,9 +15,9 @@ interface EarlierProps {
 /** Machines of this name that were here before: the new job begins from one of them, or from its twin. */
 export function Earlier({ form, shop }: EarlierProps) {
   const from = form.watch("from");
-  const hits = useFound<Hit>(form.watch("machine"), "/api/jobs", "jobs");
+  const hits = useFound<JobHit>(form.watch("machine"), "/api/jobs", "jobs");
   const [problem, setProblem] = useState<string | undefined>(undefined);
-  const begin = async ({ jobId, ownerName }: Hit, as: "same" | "twin"): Promise<void> => {
+  const begin = async ({ jobId, ownerName }: JobHit, as: "same" | "twin"): Promise<void> => {
     const answer = await request<JobView>("GET", `/api/jobs/${jobId}`);
     if (!answer.ok) return setProblem(answer.issues.map(({ message }) => message).join(" "));
     const { pictures, signs, words, circumstance, afterMinutes, seen, ...typed } = form.getValues();
@@ -65,16 +50,7 @@ export function Earlier({ form, shop }: EarlierProps) {
         >
           <span className="grow">
             <b>Job {hit.jobId}</b> {hit.machine}
-            <span className="block text-soft">
-              {[
-                hit.ownerName,
-                formatDay(hit.touchedAt.slice(0, 10)),
-                hit.decided,
-                hit.word ? inSentence(SIGN_OFF_WORDS[hit.word]) : hit.place,
-              ]
-                .filter((one) => one !== "")
-                .join(" · ")}
-            </span>
+            <span className="block text-soft">{hitWords(hit)}</span>
           </span>
           {hit.isSignedOff ? (
             <a className="btn btn-outline" href={`/jobs/${hit.jobId}/sign-off`}>

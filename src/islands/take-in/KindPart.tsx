@@ -1,8 +1,11 @@
 import type { UseFormReturn } from "react-hook-form";
+import { kindByName } from "@/core/job/door/machine-kind";
+import { NOT_KNOWN } from "@/core/knowledge/machine-kind";
 import type { Shop } from "@/core/shop/shop";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { Fold } from "../fields/Fold";
+import { inSentence } from "../words/in-sentence";
 import { HazardPart } from "./DoorPart";
 import type { TakeInForm as Form } from "./form";
 
@@ -33,6 +36,8 @@ const HEATERS: readonly { readonly value: Form["heater"]; readonly label: string
 
 export function KindPart({ form, shop }: PartProps) {
   const family = shop.families.find(({ id }) => id === form.watch("family"));
+  const kind = kindByName(form.watch("machine"), shop.archetypes);
+  const usual = family?.id === NOT_KNOWN ? shop.families.find(({ id }) => id === kind?.family) : undefined;
   const ticked = form.watch("hazards");
   const hurts = shop.hazards
     .filter(({ id }) => ticked.includes(id))
@@ -51,6 +56,18 @@ export function KindPart({ form, shop }: PartProps) {
           </select>
         )}
       </Field>
+      {usual && kind ? (
+        <p className="-mt-2 flex flex-wrap items-center gap-3">
+          <span className="text-soft">Usual for a {inSentence(kind.label)}:</span>
+          <button
+            type="button"
+            className="btn btn-outline"
+            onClick={() => form.setValue("family", usual.id, { shouldDirty: true })}
+          >
+            {usual.label}
+          </button>
+        </p>
+      ) : null}
       <Choices
         legend="Protection class"
         name="protectionClass"

@@ -67,6 +67,8 @@ interface SheetProps extends ReadingPartProps {
   readonly title: string;
   readonly how: string;
   readonly kept: ReactNode;
+  /** What the same reading was before, where that is known. */
+  readonly earlier?: ReactNode;
   /** The finding last kept: drawn while nothing new is typed. */
   readonly lastFinding?: Finding | undefined;
   /** What stands between the reading and the log, such as the plug that is no longer known. */
@@ -74,7 +76,18 @@ interface SheetProps extends ReadingPartProps {
 }
 
 /** The sheet of any tool: the reading largest with its verdict, what it stands on beside it, its pictures where it has any. */
-export function ToolSheet({ model, pictures, shop, title, how, whose, kept, gate, lastFinding }: SheetProps) {
+export function ToolSheet({
+  model,
+  pictures,
+  shop,
+  title,
+  how,
+  whose,
+  kept,
+  gate,
+  earlier,
+  lastFinding,
+}: SheetProps) {
   const { Figure, Probes } = pictures;
   const finding = model.isBegun ? model.finding : lastFinding;
   const drawn = { draft: model.draft, finding, limits: shop.limits };
@@ -83,6 +96,7 @@ export function ToolSheet({ model, pictures, shop, title, how, whose, kept, gate
       <section aria-label="Reading" className="move px-5 py-4">
         <h1 className="font-bold text-2xl leading-tight tracking-tight md:text-[30px]">{title}</h1>
         <p className="mt-1 mb-3 text-soft">{how}</p>
+        {earlier}
         <MainFields model={model} shop={shop} />
         <ReadingPart model={model} whose={whose} />
         {gate}

@@ -40,7 +40,7 @@ export const UNPROVEN_WORDS: ReadonlyMap<string, string> = new Map(
     "run-too-short": "No run was long enough to prove anything",
     "class-not-known": "The protection class is not known: which tests it owes cannot be said",
     "nothing-done": "Nothing was repaired",
-    "no-run": "It was not run after the repair",
+    "no-run": "It was not run as the complaint comes",
     "run-failed": "The complaint showed again in the last run",
     "no-complaint": "No complaint is written down that a run could clear",
     "condition-not-known": "When the complaint shows is not known",

@@ -1,5 +1,7 @@
+import { inBenchOrder } from "@/core/job/bench-order";
 import type { BenchPage } from "@/core/job/bench-page";
 import { folded } from "@/core/job/folded";
+import { nextStep } from "@/core/job/next-step";
 import { isInstant } from "@/core/quantity/format";
 import {
   type Cursor,
@@ -11,9 +13,13 @@ import {
 } from "@/server/repositories/job-facts";
 import { factsBasis, keepFactsOfJobs } from "./job-facts";
 import type { ShopContext } from "./shop-context";
+import { benchProps } from "./shop-props";
 
-/** More than a shop has standing about; what lies beyond is asked for. */
-const HERE_LIMIT = 200;
+const HERE_LIMIT = 50;
+/** More than a shop has standing about: among so many the Bench looks for what comes first. */
+const LOOKED_THROUGH = 200;
+/** What a screen shows without scrolling far, and somewhat more. */
+const AT_THE_TOP = 16;
 const GONE_LIMIT = 50;
 
 /** What is asked of the Bench. */
@@ -62,6 +68,29 @@ export async function benchPage(asked: BenchAsked, shopContext: ShopContext): Pr
   const shown = await upToDate(rows, shopContext);
   const jobs = shown.map(({ standing, ownerName }) => ({ standing, ownerName }));
   return { jobs, next, ...(await countFacts(shopContext.db)) };
+}
+
+/** The machines at the top of the Bench, for its page: the rest is loaded by the page itself. */
+export async function benchTop(now: string, shopContext: ShopContext): Promise<BenchPage> {
+  const { deadChecks, moves, tools, limits, settings } = benchProps(shopContext, now);
+  const context = { deadChecks, moves, tools, limits, now, zone: settings.zone, isPlugFresh: false };
+  const { db } = shopContext;
+  const rows = await standingPage(
+    db,
+    { isHere: true, after: undefined, limit: LOOKED_THROUGH + 1 },
+    factsBasis(shopContext),
+  );
+  const placed = (await upToDate(rows.slice(0, LOOKED_THROUGH), shopContext))
+    .map(({ standing, ownerName }) => ({
+      standing,
+      ownerName,
+      jobId: standing.jobId,
+      step: nextStep(standing, context),
+    }))
+    .sort(inBenchOrder)
+    .slice(0, AT_THE_TOP);
+  const jobs = placed.map(({ standing, ownerName }) => ({ standing, ownerName }));
+  return { jobs, next: null, ...(await countFacts(db)) };
 }
 
 export interface JobHit {

@@ -1,29 +1,9 @@
-import { createRequire } from "node:module";
 import pdfmake from "pdfmake";
 import type { Letter } from "@/letter/letter";
+import { LETTER_FONTS, letterRuns } from "./letter-fonts";
 
-const require = createRequire(import.meta.url);
-const LETTERS = "@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin";
-const SIGNS = "@fontsource/source-sans-3/files/source-sans-3-greek";
-
-const fontFile = (name: string): string => require.resolve(`${name}-normal.woff`);
-const family = (of: string) => ({
-  normal: fontFile(`${of}-400`),
-  bold: fontFile(`${of}-700`),
-  italics: fontFile(`${of}-400`),
-  bolditalics: fontFile(`${of}-700`),
-});
-
-/** Micro and ohm are in no cut of the letters: they are set from another family. */
-const GREEK = /([\u0370-\u03ff]+)/;
-
-function runs(text: string, look: object = {}): { text: { text: string; font?: string }[] } {
-  return {
-    text: text
-      .split(GREEK)
-      .filter((piece) => piece !== "")
-      .map((piece) => ({ text: piece, ...look, ...(GREEK.test(piece) ? { font: "Signs" } : {}) })),
-  };
+function runs(text: string, look: object = {}): { text: object[] } {
+  return { text: letterRuns(text).map((run) => ({ ...run, ...look })) };
 }
 
 const GREY = "#5a5a52";
@@ -74,7 +54,7 @@ function content(letter: Letter): object[] {
 
 /** The letter as a PDF: one page as a rule, with the fonts that ship with the program. */
 export async function letterPdf(letter: Letter): Promise<Uint8Array> {
-  pdfmake.setFonts({ Letters: family(LETTERS), Signs: family(SIGNS) });
+  pdfmake.setFonts(LETTER_FONTS);
   const pdf = pdfmake.createPdf({
     pageSize: "A4",
     pageMargins: [56, 44, 56, 40],

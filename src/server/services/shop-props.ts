@@ -14,7 +14,7 @@ export function shopProps(
   now: string,
 ): Shop {
   const { version: knowledgeVersion, families, signs, deadChecks, moves } = knowledge;
-  const { access, archetypes, hazards, seen, recalls } = knowledge;
+  const { access, archetypes, hazards, seen, recalls, capacitors } = knowledge;
   return {
     settings: settings.value,
     limits,
@@ -30,6 +30,7 @@ export function shopProps(
     hazards,
     seen,
     recalls,
+    capacitors,
     counts,
     now,
   };

@@ -5,6 +5,7 @@ import { at, fail, type Issue, issue, ok, type Result } from "@/core/result";
 import type { Shape } from "@/core/validate";
 import type { takeInDraftSchema } from "@/log/entry-draft.input";
 import type { Executor } from "@/server/db/executor";
+import { jobView } from "@/server/queries/jobs";
 import { entriesOf, entryById } from "@/server/repositories/entries";
 import { createJob } from "@/server/repositories/jobs";
 import { changeOwner, createOwner, ownerById } from "@/server/repositories/owners";
@@ -46,6 +47,17 @@ async function ownerOfEarlier(tx: Executor, from: TakenIn["from"]): Promise<numb
   if (from?.as !== "same") return null;
   const earlier = (await entriesOf(tx, from.jobId)).findLast((entry) => entry.kind === "taken-in");
   return earlier?.kind === "taken-in" ? earlier.payload.ownerId : null;
+}
+
+/** The stations of the machine it was begun from, this one or its twin: they are what it is built from. */
+async function stationsOfEarlier(
+  tx: Executor,
+  { from, family }: TakeInDraft["takenIn"],
+  { knowledge, limits }: ShopContext,
+): Promise<readonly string[] | null> {
+  if (!from) return null;
+  const earlier = await jobView(tx, from.jobId, { ...knowledge, limits });
+  return earlier?.view.takenIn?.family === family ? earlier.view.stations : null;
 }
 
 /** An owner who was here before and is still of that name; one forgotten or renamed since is a new one. */
@@ -94,6 +106,9 @@ async function takeInWithin(
     seq = kept.value.seq;
   };
   await record("takenIn", draft.entryId, { kind: "taken-in", payload: { ...draft.takenIn, ownerId } });
+  const stations = await stationsOfEarlier(tx, draft.takenIn, shopContext);
+  if (stations)
+    await record("stations", randomUUID(), { kind: "built", payload: { stations: [...stations] } });
   for (const [index, picture] of draft.pictures.entries())
     await record(`pictures.${index}`, randomUUID(), { kind: "picture", payload: picture });
   if (draft.plate) await record("plate", randomUUID(), { kind: "nameplate", payload: draft.plate });

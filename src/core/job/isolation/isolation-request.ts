@@ -11,6 +11,7 @@ import type { LiveGap } from "../../safety/live-work";
 import { kindByName } from "../door/machine-kind";
 import type { JobAnswer, JobView } from "../log/reduce";
 import { owedChecks } from "../next-step";
+import { openedAccess } from "../opened-access";
 import { absentFaults, absentStations } from "./absent";
 import { isOpenAgain } from "./could-not";
 import { ownersReport } from "./owners-report";
@@ -39,21 +40,6 @@ export interface BenchNow {
   readonly unsettled: readonly BenchGap[];
   /** What withholds power. */
   readonly withheld: { readonly guardsOn: readonly LiveGap[]; readonly measured: readonly LiveGap[] };
-}
-
-/** What stands open, as the access that moves ask for: as it was said, or by its exact name in lines of before. */
-function openedAccess({ ledger }: JobView, opened: readonly string[], access: readonly Access[]): string[] {
-  return opened.flatMap((name) => {
-    const line = ledger.findLast(
-      (one) => one.kind === "opened" && !one.isStruck && one.payload.access === name,
-    );
-    const said = line?.kind === "opened" ? line.payload.is : "not-said";
-    const found =
-      said === "not-said"
-        ? access.find(({ names }) => names.includes(name.trim().toLowerCase()))
-        : access.find(({ id }) => id === said);
-    return found ? [found.id] : [];
-  });
 }
 
 /** The family of its motor, and its kind by its name. */

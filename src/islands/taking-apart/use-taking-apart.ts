@@ -1,6 +1,7 @@
 import { EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
 import type { Pin, Removed, RemovedSort } from "@/core/job/log/entry";
 import type { JobView } from "@/core/job/log/reduce";
+import type { Stage } from "@/core/job/stages";
 import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
 
@@ -15,6 +16,9 @@ export interface Ready {
   readonly adhesive: string;
   readonly pin: Pin | null;
 }
+
+/** What hangs on the machine, or is drawn on it, lies in no tray. */
+const STAYS: ReadonlySet<RemovedSort> = new Set<RemovedSort>(["wire", "connector", "mark"]);
 
 const EMPTY: Ready = {
   count: "1",
@@ -37,21 +41,21 @@ export interface TakingApart {
 }
 
 /** One tap, one line: count, tray, terminal and pin are taken from what stands ready. */
-export function useTakingApart(job: JobView): TakingApart {
+export function useTakingApart(job: JobView, stage: Stage): TakingApart {
   const [ready, setReady] = useDraft<Ready>(`taking-apart:${job.jobId}`, EMPTY);
   const { post, problem, isBusy } = usePost(job.jobId);
   const keep: TakingApart["keep"] = async (line) => {
     const payload = {
       ...EMPTY_REMOVED_FACTS,
       count: Number(ready.count.replace(",", ".")),
-      where: ready.where,
+      where: STAYS.has(line.sort) ? "" : ready.where,
       terminal: ready.terminal,
       torque: ready.torque,
       adhesive: ready.adhesive,
       pin: ready.pin,
       ...line,
     };
-    if (await post({ kind: "removed", stage: "put-back", payload }))
+    if (await post({ kind: "removed", stage, payload }))
       setReady({ ...EMPTY, where: ready.where, sort: ready.sort });
   };
   return { ready, problem, isBusy, keep, set: (change) => setReady({ ...ready, ...change }) };

@@ -1,0 +1,133 @@
+import { Command } from "cmdk";
+import type { CapacitorMark } from "@/core/markings/capacitor";
+import type { NameplateLine } from "@/core/nameplate/type-line";
+import type { ToolCard } from "@/core/tools/tool";
+import { hitWords, type JobHit } from "../words/job-hit";
+
+export const ITEM =
+  "flex min-h-11 cursor-pointer flex-wrap items-center gap-x-3 px-3 py-2 data-[selected=true]:bg-neck";
+
+const UNDERSTOOD: readonly string[] = [
+  "a job by its number, machine, owner, tag or place",
+  "what a capacitor says, such as 30 μF 5% 450 V",
+  "a plate, whole or in part, such as 230 V 50 Hz 3.4 A",
+  "a tool by its name",
+];
+
+/** Before anything is typed: what the line takes. */
+export function Takes() {
+  return (
+    <div className="px-3 py-2 text-soft">
+      It finds or reads:
+      <ul className="list-disc pl-5">
+        {UNDERSTOOD.map((one) => (
+          <li key={one}>{one}</li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+interface SaidProps {
+  readonly rows: readonly { readonly text: string; readonly meaning: string }[];
+}
+
+/** What is typed, piece by piece, with what each piece is taken to mean. */
+function Said({ rows }: SaidProps) {
+  return (
+    <dl className="grid grid-cols-[max-content_1fr] gap-x-4 gap-y-1 border-rule border-b px-3 py-2">
+      {rows.map(({ text, meaning }) => (
+        <div className="contents" key={`${text}:${meaning}`}>
+          <dt className={text === "Part" ? "" : "num"}>{text}</dt>
+          <dd className="text-soft">{meaning}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+interface ItemProps {
+  readonly value: string;
+  readonly path: string;
+  readonly children: React.ReactNode;
+}
+
+function Way({ value, path, children }: ItemProps) {
+  return (
+    <Command.Item className={ITEM} value={value} onSelect={() => window.location.assign(path)}>
+      {children}
+    </Command.Item>
+  );
+}
+
+/** A capacitor's marking: what it says, and the tool that a reading is held against it with. */
+export function MarkAnswer({
+  mark,
+  typed,
+  toolId,
+  jobId,
+}: {
+  readonly mark: CapacitorMark;
+  readonly typed: string;
+  readonly toolId: string | undefined;
+  readonly jobId: number | undefined;
+}) {
+  const part =
+    mark.role === "not-known" ? "start or run not known: see where its wire goes" : `${mark.role} capacitor`;
+  const at = jobId ? `/jobs/${jobId}/measure` : `/tools/${toolId}`;
+  return (
+    <>
+      <Said rows={[...mark.understood, { text: "Part", meaning: part }]} />
+      {toolId ? (
+        <Way value="check" path={`${at}?mark=${encodeURIComponent(typed)}`}>
+          Check a reading against it{jobId ? ` in job ${jobId}` : ""}
+        </Way>
+      ) : null}
+    </>
+  );
+}
+
+/** A plate: what it says, and the machine it may belong to. */
+export function PlateAnswer({
+  plate,
+  typed,
+  jobId,
+}: {
+  readonly plate: NameplateLine;
+  readonly typed: string;
+  readonly jobId: number | undefined;
+}) {
+  const line = `plate=${encodeURIComponent(typed)}`;
+  return (
+    <>
+      <Said rows={plate.understood} />
+      {jobId ? (
+        <Way value="plate-here" path={`/jobs/${jobId}/take-in?${line}`}>
+          Put it on the plate of job {jobId}
+        </Way>
+      ) : null}
+      <Way value="plate" path={`/jobs/new?${line}`}>
+        Take in a machine with this plate
+      </Way>
+    </>
+  );
+}
+
+export function JobAnswers({ hits }: { readonly hits: readonly JobHit[] }) {
+  return hits.map((hit) => (
+    <Way key={hit.jobId} value={`job-${hit.jobId}`} path={`/jobs/${hit.jobId}/take-in`}>
+      <span>
+        <b>Job {hit.jobId}</b> {hit.machine}
+      </span>
+      <span className="basis-full text-[15px] text-soft leading-tight">{hitWords(hit)}</span>
+    </Way>
+  ));
+}
+
+export function ToolAnswers({ tools }: { readonly tools: readonly Pick<ToolCard, "id" | "title">[] }) {
+  return tools.map(({ id, title }) => (
+    <Way key={id} value={id} path={`/tools/${id}`}>
+      {title}
+    </Way>
+  ));
+}

@@ -1,0 +1,41 @@
+import { openedAccess } from "@/core/job/opened-access";
+import type { Move } from "@/core/knowledge/types";
+import type { Shop } from "@/core/shop/shop";
+import { Problem } from "../fields/Problem";
+import type { JobScreen } from "../frame/use-job-screen";
+import { usePost } from "../state/use-post";
+import { WhatCameOff } from "../taking-apart/WhatCameOff";
+import { inSentence } from "../words/in-sentence";
+
+interface CoverProps {
+  readonly screen: JobScreen;
+  readonly shop: Shop;
+  readonly move: Move;
+}
+
+/** The cover that a move needs off: one tap says that it is, and what comes off with it is written down at once. */
+export function CoverOff({ screen, shop, move }: CoverProps) {
+  const { job } = screen;
+  const { post, problem, isBusy } = usePost(job.jobId);
+  const access = shop.access.find(({ id }) => id === move.access);
+  const name = access?.names[0];
+  if (!access || name === undefined) return null;
+  if (openedAccess(job, job.bench.opened, shop.access).includes(access.id))
+    return <WhatCameOff job={job} stage="isolate" />;
+  return (
+    <p className="my-2 flex flex-wrap items-center gap-3">
+      <span>It needs: {inSentence(access.label)}.</span>
+      <button
+        type="button"
+        className="btn btn-outline"
+        disabled={isBusy}
+        onClick={() =>
+          void post({ kind: "opened", stage: "isolate", payload: { access: name, is: access.id } })
+        }
+      >
+        It is off
+      </button>
+      <Problem text={problem} />
+    </p>
+  );
+}
