@@ -108,9 +108,15 @@ export function TypeLine({ jobId }: { readonly jobId?: number | undefined }) {
       onKeyDown={(event) => event.key === "Escape" && field.current?.blur()}
     >
       <div className="flex gap-2">
-        {/* All of the box is the line: on a phone hardly more than the glass of it is seen. */}
-        <label className="flex min-h-11 min-w-0 flex-1 items-center gap-2 rounded-[3px] border border-ring bg-sheet px-3">
-          <Search size={20} className="shrink-0 md:hidden" aria-hidden="true" />
+        <div className="flex min-h-11 min-w-0 flex-1 items-center gap-2 rounded-[3px] border border-ring bg-sheet md:px-3">
+          <button
+            type="button"
+            className="grid min-h-11 min-w-12 place-items-center md:hidden"
+            aria-label="Find a job, read a marking"
+            onClick={() => field.current?.focus()}
+          >
+            <Search size={20} />
+          </button>
           <kbd className="key hidden md:inline">/</kbd>
           <Command.Input
             ref={field}
@@ -121,7 +127,7 @@ export function TypeLine({ jobId }: { readonly jobId?: number | undefined }) {
             placeholder="Type what the part says"
             className={`w-full min-w-0 bg-transparent focus:outline-none sm:placeholder:text-soft ${isOpen ? "placeholder:text-soft" : "placeholder:text-transparent"}`}
           />
-        </label>
+        </div>
         {isOpen ? (
           <button type="button" className="btn btn-outline md:hidden" onClick={() => field.current?.blur()}>
             Close
