@@ -2,9 +2,9 @@
 
 import { type MachineState, machineStateAfter, stateChangeMinutes } from "@/core/cost/state-change-cost";
 import { type Trial, trialPlan } from "@/core/cost/trial-cost";
-import { type Model, modelFrom } from "@/core/isolation/belief";
 import { buildHypotheses, faultsFor, type Hypothesis } from "@/core/isolation/hypotheses";
 import { movesFor, pathOf } from "@/core/isolation/machine-model";
+import { type Model, modelFrom } from "@/core/isolation/model";
 import { buildOutcomeTable } from "@/core/isolation/outcome-table";
 import { type RepairGroups, repairGroups } from "@/core/isolation/repair-groups";
 import { repairsOn } from "@/core/knowledge/kind-costs";

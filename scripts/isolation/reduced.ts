@@ -2,8 +2,8 @@
 
 import { type MachineState, machineStateAfter, stateChangeMinutes } from "@/core/cost/state-change-cost";
 import { trialCost } from "@/core/cost/trial-cost";
-import { modelFrom } from "@/core/isolation/belief";
 import { buildHypotheses } from "@/core/isolation/hypotheses";
+import { modelFrom } from "@/core/isolation/model";
 import type { OutcomeTable } from "@/core/isolation/outcome-table";
 import { repairGroups } from "@/core/isolation/repair-groups";
 import { single } from "@/core/isolation/variants";

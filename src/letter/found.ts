@@ -1,4 +1,5 @@
 import type { JobView, LedgerLine } from "@/core/job/log/reduce";
+import { NOT_KNOWN } from "@/core/knowledge/machine-kind";
 import type { Fault } from "@/core/knowledge/types";
 import { inSentence } from "@/islands/words/in-sentence";
 import { lineWords } from "@/log/words";
@@ -20,7 +21,7 @@ function proven(view: JobView, faults: readonly Fault[]): { readonly fault: Faul
   const last = view.interventions.at(-1)?.seq ?? Number.POSITIVE_INFINITY;
   const shown: readonly Shown[] = view.answers.filter(({ seq }) => seq < last);
   return faults
-    .filter(({ families }) => families.includes(family))
+    .filter(({ families }) => family === NOT_KNOWN || families.includes(family))
     .flatMap((fault) => {
       const proof = shown.find(({ moveId, outcomeId }) =>
         fault.provenBy.some((one) => one.moveId === moveId && one.outcomeId === outcomeId),

@@ -1,3 +1,4 @@
+import { latestBy } from "@/core/job/log/lines";
 import type { JobView } from "@/core/job/log/reduce";
 import type { Bill } from "@/core/job/sign-off/bill";
 import { signedBill } from "@/core/job/sign-off/bill";
@@ -98,9 +99,14 @@ function notRepaired(view: JobView, { shop }: LetterContext): string[] {
   const money = (minor: number): string => formatMoney(Math.round(minor), shop.settings.currency);
   const { ownerSaid, decision } = view;
   if (view.interventions.length > 0) return [];
+  const ceiling = view.takenIn?.ceilingMinor ?? null;
+  const against = [
+    ownerSaid?.priceMinor == null ? "" : `it would have come to ${money(ownerSaid.priceMinor)}`,
+    ceiling === null ? "" : `you wanted to be asked above ${money(ceiling)}`,
+  ].filter((one) => one !== "");
   const said =
     ownerSaid?.answer === "no"
-      ? `You decided against the repair${ownerSaid.priceMinor === null ? "" : ` at ${money(ownerSaid.priceMinor)}`}.`
+      ? `You decided against the repair${against.length > 0 ? `: ${against.join(", and ")}` : ""}.`
       : "";
   const prices =
     decision?.route === "replace"
@@ -110,8 +116,11 @@ function notRepaired(view: JobView, { shop }: LetterContext): string[] {
 }
 
 function asked({ ledger }: JobView, { shop }: LetterContext): string[] {
-  return ledger.flatMap((line) => {
-    if (line.kind !== "owner-answer" || line.isStruck || line.payload.answer === "asked") return [];
+  const answers = ledger.flatMap((line) =>
+    line.kind === "owner-answer" && !line.isStruck && line.payload.answer !== "asked" ? [line] : [],
+  );
+  // Of each question the last word: what a no led to is written down as the same question once more.
+  return latestBy(answers, ({ payload }) => payload.question).flatMap((line) => {
     const { question, answer, means, priceMinor } = line.payload;
     const price = priceMinor === null ? "" : ` (${formatMoney(priceMinor, shop.settings.currency)})`;
     const day = formatDay(dayIn(line.at, shop.settings.zone));
@@ -128,14 +137,19 @@ function ran(view: JobView): string[] {
   ];
 }
 
-function watch(view: JobView): string[] {
+function watch(view: JobView, word: SignOffWord["word"]): string[] {
   const open = view.followUps.filter((one) => one.done === null);
   return [
     sentence(view.signedOff?.watch ?? ""),
     ...open.map((one) => sentence(promiseWords(one))),
-    "If it does the same again, bring it back and say what it did and when.",
+    word === "not-repaired"
+      ? "It still does what you told us. If you change your mind, bring it back with this letter."
+      : "If it does the same again, bring it back and say what it did and when.",
   ];
 }
+
+/** What follows by itself where nothing was repaired: it is said once, at the top. */
+const PLAIN_WITHOUT_REPAIR: ReadonlySet<string> = new Set(["nothing-done", "no-run"]);
 
 function billLines(bill: Bill, minutes: number, money: (minor: number) => string): Letter["bill"] {
   const work = bill.labour + bill.parts;
@@ -188,7 +202,10 @@ export function letterOf(view: JobView, context: LetterContext): Letter | undefi
     const said = sentences.filter((one) => one !== "");
     return said.length === 0 ? [] : [{ title, sentences: said }];
   };
-  const unproven = word.unproven.map((code) => sentence(UNPROVEN_WORDS.get(code) ?? ""));
+  const isUntouched = view.interventions.length === 0;
+  const unproven = word.unproven
+    .filter((code) => !(isUntouched && PLAIN_WITHOUT_REPAIR.has(code)))
+    .map((code) => sentence(UNPROVEN_WORDS.get(code) ?? ""));
   return {
     jobId: view.jobId,
     shopName: shop.settings.shopName,
@@ -204,11 +221,12 @@ export function letterOf(view: JobView, context: LetterContext): Letter | undefi
     parts: [
       ...part("What you told us", told(view, context)),
       ...part("What we found, and how we know", foundSentences(view, context)),
-      ...part("What we did", [...done(view), ...notRepaired(view, context)]),
+      ...part("What we did", done(view)),
+      ...part("Why it is not repaired", notRepaired(view, context)),
       ...part("How we tested it", [...testSentences(view, shop), ...ran(view)]),
       ...part(word.word === "do-not-use" ? "Why it must not be used" : "What we did not prove", unproven),
       ...part("What we agreed", asked(view, context)),
-      ...part("What to watch", word.word === "do-not-use" ? [] : watch(view)),
+      ...part("What to watch", word.word === "do-not-use" ? [] : watch(view, word.word)),
     ],
     bill: billLines(signedBill(view, signed), signed.minutes, (minor) =>
       formatMoney(minor, shop.settings.currency),

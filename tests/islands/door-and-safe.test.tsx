@@ -120,7 +120,7 @@ describe("made safe", () => {
     const bodies = show({ hazards: ["springs", "dust"] });
     const hurt = within(screen.getByRole("region", { name: "What else can hurt" }));
     expect(hurt.getByText("Springs under load.")).toBeTruthy();
-    fireEvent.click(hurt.getByRole("button", { name: "Springs under load: It is held" }));
+    fireEvent.click(hurt.getByRole("button", { name: "The springs are held" }));
     await vi.waitFor(() =>
       expect(payloads(bodies, "bench-state")).toEqual([{ event: "held", id: "springs", is: "held" }]),
     );

@@ -1,8 +1,9 @@
 import type { Parameters } from "../knowledge/parameters";
 import { seededRandom } from "../seeded-random";
-import { courseOf, likelihood, likelihoods, type Model, stateWith } from "./belief";
+import { courseOf, likelihood, likelihoods } from "./belief";
 import type { Answer, Intervention } from "./evidence";
 import type { Hypothesis } from "./hypotheses";
+import { type Model, stateWith } from "./model";
 
 /** Two answers that no set of faults gives together. */
 export interface Impossible {

@@ -1,7 +1,8 @@
 import type { Parameters } from "../knowledge/parameters";
 import type { Inseparable, Station } from "../knowledge/types";
-import { likelihoods, type Model } from "./belief";
+import { likelihoods } from "./belief";
 import type { Answer, Intervention } from "./evidence";
+import type { Model } from "./model";
 import { placesById, type Variant } from "./variants";
 
 /** How strongly one answer speaks, in bits; the sign is in the list it stands in. */

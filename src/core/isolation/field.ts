@@ -1,6 +1,6 @@
 import { type Trial, trialCostOf } from "../cost/trial-cost";
 import type { Circumstance } from "../knowledge/circumstances";
-import type { Model } from "./belief";
+import type { Model } from "./model";
 import type { RepairGroups } from "./repair-groups";
 
 /**

@@ -1,6 +1,7 @@
-import { capped, isTold, type Model, posterior } from "./belief";
+import { capped, isTold, posterior } from "./belief";
 import type { Answer, Intervention } from "./evidence";
 import type { AnswerLikelihoods } from "./explain";
+import type { Model } from "./model";
 import { placesById } from "./variants";
 
 /** How suspicion stood once a line of the log was known. */

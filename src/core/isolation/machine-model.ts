@@ -3,8 +3,8 @@ import { type MachineKind, NOT_KNOWN, stationsOf } from "../knowledge/machine-ki
 import type { Parameters } from "../knowledge/parameters";
 import type { Knowledge, Move } from "../knowledge/types";
 import { fail, issue, ok, type Result } from "../result";
-import { type Model, modelFrom } from "./belief";
 import { buildHypotheses, buildKinds, faultsFor } from "./hypotheses";
+import { type Model, modelFrom } from "./model";
 import { buildOutcomeTable } from "./outcome-table";
 import type { PathKnowledge } from "./power-path";
 import { type ShopCounts, withCounts } from "./shop-counts";

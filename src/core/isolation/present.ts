@@ -1,7 +1,9 @@
-import { branchesOf, courseOf, type Model, modelWith, toldFactors } from "./belief";
+import { courseOf, pathWeights, toldFactors } from "./belief";
 import type { Answer, Intervention } from "./evidence";
 import type { AnswerLikelihoods } from "./explain";
 import type { Hypothesis } from "./hypotheses";
+import { type Model, modelWith } from "./model";
+import { keptPaths } from "./paths";
 
 /** The machine as it is now: what is still wrong under each hypothesis, whatever was tried, and how likely that is. */
 export interface Present {
@@ -39,21 +41,24 @@ export function presentOf(
   if (interventions.length === 0) return { model, belief, from: Int32Array.from(all.keys()) };
   const words = toldFactors(model, answers);
   const course = courseOf(model, answers, interventions);
+  const paths = keptPaths(model, course.plan);
+  const weights = pathWeights(model, paths, course);
   const places = new Map<string, number>();
   const now: { hypothesis: Hypothesis; from: number; most: number; weight: number }[] = [];
   all.forEach((hypothesis, from) => {
     if ((belief[from] ?? 0) < LEAST_CARRIED) return;
-    for (const branch of branchesOf(model, hypothesis, course)) {
-      const weight = branch.weight * hypothesis.prior * (words?.[from] ?? 1);
+    for (let path = paths.begins[from] ?? 0; path < (paths.begins[from + 1] ?? 0); path += 1) {
+      const left = paths.faults[path] ?? [];
+      const weight = (weights[path] ?? 0) * hypothesis.prior * (words?.[from] ?? 1);
       if (!(weight > 0)) continue;
-      const roots = rootsNow(model, hypothesis.roots, branch.faults);
-      const key = `${roots.join()}|${branch.faults.join()}|${hypothesis.kind ?? ""}`;
+      const roots = rootsNow(model, hypothesis.roots, left);
+      const key = `${roots.join()}|${left.join()}|${hypothesis.kind ?? ""}`;
       const place = places.get(key) ?? now.length;
       const known = now[place];
       if (!known) {
         places.set(key, place);
         const { kind } = hypothesis;
-        const base = { roots, faults: branch.faults, prior: 0 };
+        const base = { roots, faults: left, prior: 0 };
         now.push({ hypothesis: kind === undefined ? base : { ...base, kind }, from, most: weight, weight });
         continue;
       }

@@ -1,8 +1,8 @@
 import type { BeforeOrder } from "../knowledge/fault-page.input";
 import type { Fault } from "../knowledge/types";
-import type { Model } from "./belief";
 import type { Answer, Intervention } from "./evidence";
 import type { Suspect } from "./explain";
+import type { Model } from "./model";
 import type { Renewed } from "./renewed-with";
 
 /** What was answered, and what was done meanwhile. */

@@ -1,6 +1,6 @@
 import type { Parameters } from "../knowledge/parameters";
 import type { Fault, Repair } from "../knowledge/types";
-import type { Model } from "./belief";
+import type { Model } from "./model";
 
 /** Hypotheses gathered by what would be done about them. */
 export interface RepairGroups {

@@ -1,8 +1,9 @@
 import type { Knowledge, Limits, Move } from "../knowledge/types";
 import { dayIn } from "../quantity/format";
-import { gapsFor } from "../safety/bench-gaps";
+import { type BenchGap, gapsFor } from "../safety/bench-gaps";
 import { asSeen } from "../safety/bench-state";
 import type { WorkedOn } from "../safety/energy-event";
+import { isHoldable } from "../safety/hazards";
 import { owedBeforePower } from "../safety/live-work";
 import type { Said } from "../tools/finding.input";
 import type { ToolCard } from "../tools/tool";
@@ -114,15 +115,24 @@ function awaitPart({ orders }: Standing, context: StepContext): NextStep | undef
   };
 }
 
-/** Whether hands may go in, as far as this screen knows. */
-function isMadeSafe(view: Standing, { isPlugFresh, now, limits }: StepContext): boolean {
-  return gapsFor(asSeen(view.bench, isPlugFresh), "hands-inside", view.machine, now, limits).length === 0;
+/** The first thing that keeps hands out, as far as this screen knows. */
+function firstGap(view: Standing, { isPlugFresh, now, limits }: StepContext): BenchGap | undefined {
+  return gapsFor(asSeen(view.bench, isPlugFresh), "hands-inside", view.machine, now, limits)[0];
 }
 
-/** Whether nobody has said, as far as this screen knows, whether anything feeds it. */
-function isFeedNotKnown(view: Standing, { isPlugFresh, now, limits }: StepContext): boolean {
-  const bench = asSeen(view.bench, isPlugFresh);
-  return bench.plug !== "plugged-in" && gapsFor(bench, "plug-out", view.machine, now, limits).length > 0;
+/** The part of Make safe in which a gap is settled. */
+function partOf(gap: BenchGap): string {
+  if (gap === "plug" || gap === "battery") return "plug";
+  return isHoldable(gap) ? "hazards" : "charge";
+}
+
+function makeSafe(gap: BenchGap): NextStep {
+  return step("make-safe", "now/make-safe", { gap }, partOf(gap));
+}
+
+/** Whether it is asked first what feeds the machine: nobody has said it, as far as this screen knows. */
+function isFeedAsked({ bench }: Standing, gap: BenchGap | undefined): gap is "plug" | "battery" {
+  return (gap === "plug" || gap === "battery") && bench.plug !== "plugged-in";
 }
 
 const NEVER = "9999-12-31";
@@ -218,10 +228,14 @@ function repairStep(view: Standing, whole: Standing, context: StepContext): Next
   if (decision && !isRepairDone(view)) {
     const awaited = awaitPart(view, context);
     if (awaited) return awaited;
-    if (!isMadeSafe(view, context)) return step("make-safe", "now/make-safe");
+    const gap = firstGap(view, context);
+    if (gap !== undefined) return makeSafe(gap);
     return step("put-back", "now/fit", { label: decision.label }, "repair");
   }
   const left = stillOff(view).length + view.bench.opened.length;
+  const isClipOn = view.bench.stored.some(({ clip }) => clip === true);
+  // It comes off before the cover over it goes on, or at the latest before power.
+  if (isClipOn && stillOff(view).length === 0) return step("put-back", "now/clip", {}, "clip");
   if (left > 0) return step("put-back", "now/put-back", { left }, "off");
   const { unproven } = signOffWord(whole, context);
   if (unproven.some((code) => code.startsWith("final-")))
@@ -245,11 +259,12 @@ function doable(whole: Standing, context: StepContext): NextStep {
       check: context.deadChecks.find(({ id }) => id === failed)?.label ?? failed,
     });
   const owed = owedChecks(view, context);
+  const gap = firstGap(view, context);
   const isBegun = view.readings.length > 0 || view.answers.some(({ isCheck }) => !isCheck);
   // Once the search has begun with the plug out they wait for the power that asks for them.
   if (owed.length > 0 && !isUnderWay && !isBegun)
-    return isFeedNotKnown(view, context)
-      ? step("make-safe", "now/make-safe", {}, "plug")
+    return isFeedAsked(view, gap)
+      ? makeSafe(gap)
       : step("make-safe", "now/dead-checks", { left: owed.length }, "checks");
   if (view.takenIn?.family === "not-known") return step("isolate", "now/family");
   const repair = repairStep(view, whole, context);
@@ -258,10 +273,8 @@ function doable(whole: Standing, context: StepContext): NextStep {
   if (open) return afterReading(open, view, context);
   const toRead = unread(view, context);
   if (!toRead && view.readings.length > 0) return step("isolate", "now/measured");
-  if (!toRead || isBegun) return step("isolate", "now/isolate");
-  return isMadeSafe(view, context)
-    ? step("isolate", "now/measure", { title: toRead.title })
-    : step("make-safe", "now/make-safe");
+  if (!toRead || isBegun || gap === undefined) return step("isolate", "now/isolate");
+  return makeSafe(gap);
 }
 
 /** The one thing a machine waits for: a check that fell due, the owner, a timer, else what can be done this minute. */
@@ -292,7 +305,7 @@ function signOffCollar(view: Standing): CollarState {
 
 /** How each collar of the job's shaft is drawn. */
 export function collars(view: Standing, context: StepContext): Record<Stage, CollarState> {
-  const madeSafe = isMadeSafe(view, context) && owedChecks(view, context).length === 0;
+  const madeSafe = firstGap(view, context) === undefined && owedChecks(view, context).length === 0;
   return {
     "take-in": view.takenIn && view.complaint ? "done" : "attention",
     "make-safe":

@@ -24,6 +24,7 @@ export const PARAMETER_IDS = [
   "trial-run-minutes",
   "machine-price-default",
   "unproven-part-share",
+  "ask-owner-from",
   "in-passing-minutes",
   "in-passing-part",
 ] as const;

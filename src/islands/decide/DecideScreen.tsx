@@ -45,22 +45,6 @@ function Refused({ decision, knowledge }: { readonly decision: Decision; readonl
   );
 }
 
-function Cautions({
-  job,
-  decision,
-  shop,
-}: { readonly decision: Decision } & Pick<ReadyProps, "job" | "shop">) {
-  const ceiling = job.takenIn?.ceilingMinor ?? null;
-  const { best } = decision;
-  if (ceiling === null || best.mean <= ceiling) return null;
-  return (
-    <p className="mt-2 font-semibold text-brass">
-      Above the owner's ceiling of {formatMoney(ceiling, shop.settings.currency)}: ring first, and write the
-      answer down.
-    </p>
-  );
-}
-
 interface TakeProps extends ReadyProps {
   readonly decision: Decision;
   readonly chosen: Route;
@@ -179,7 +163,6 @@ function Ready({ job, shop, isolation, knowledge }: ReadyProps) {
         <h1 className="font-bold text-2xl leading-tight tracking-tight md:text-[28px]" data-testid="sentence">
           {decisionSentence(decision, knowledge.repairs, currency)}
         </h1>
-        <Cautions job={job} decision={decision} shop={shop} />
         <Before isolation={isolation} knowledge={knowledge} jobId={job.jobId} />
         {isTaken ? (
           <p className="mt-2 text-soft">

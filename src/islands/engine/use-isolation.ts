@@ -2,7 +2,10 @@ import { type Remote, wrap } from "comlink";
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { Isolation } from "@/core/isolation/isolate";
 import type { IsolateRequest } from "@/core/isolation/isolate.input";
-import { isolationRequest } from "@/core/job/isolation/isolation-request";
+import { isolationRequest, kindOfMachine } from "@/core/job/isolation/isolation-request";
+import type { JobView } from "@/core/job/log/reduce";
+import { asksOwner, type Estimate, estimateOf } from "@/core/job/sign-off/estimate";
+import { repairsOn } from "@/core/knowledge/kind-costs";
 import type { Knowledge } from "@/core/knowledge/types";
 import type { Issue, Result } from "@/core/result";
 import type { Shop } from "@/core/shop/shop";
@@ -65,6 +68,19 @@ function useWorker(onFail: (issues: readonly Issue[]) => void): Ready | undefine
   return ready;
 }
 
+/** The price that the owner is to be asked about, where what is likely comes to more than was said. */
+function askedOwner(
+  job: JobView,
+  shop: Shop,
+  knowledge: Knowledge,
+  { suspects }: Isolation,
+): Estimate | undefined {
+  const repairs = repairsOn(kindOfMachine(job, knowledge.archetypes), knowledge);
+  const { settings, parameters } = shop;
+  const estimate = estimateOf(job, { suspects, faults: knowledge.faults, repairs, settings });
+  return asksOwner(job, estimate, parameters["ask-owner-from"]) ? estimate : undefined;
+}
+
 /** Where the fault sits and what to do next, worked out again after each answer, away from the page's own thread. */
 export function useIsolation(screen: JobScreen, shop: Shop): ShownIsolation {
   const [state, setState] = useState<IsolationState>({ kind: "working" });
@@ -100,8 +116,9 @@ export function useIsolation(screen: JobScreen, shop: Shop): ShownIsolation {
   const isSettled = state.kind === "ready" && state.isRefined && state.asked === asked;
   const isolation = isSettled ? state.isolation : undefined;
   useEffect(() => {
-    $found.set(isolation ? foundOf(screen.job.jobId, isolation) : undefined);
+    const ask = isolation && ready ? askedOwner(screen.job, shop, ready.knowledge, isolation) : undefined;
+    $found.set(isolation ? foundOf(screen.job.jobId, isolation, ask) : undefined);
     return () => $found.set(undefined);
-  }, [isolation, screen.job.jobId]);
+  }, [isolation, screen.job, shop, ready]);
   return state.kind === "ready" ? { ...state, isSettled } : state;
 }

@@ -5,6 +5,7 @@ import type { DeadCheck } from "@/core/knowledge/types";
 import { formatReading, formatText } from "@/core/quantity/format";
 import { alternativeTo, checksFor } from "@/core/safety/dead-checks";
 import type { Shop } from "@/core/shop/shop";
+import { answerAndMoveOn } from "../fields/move-on";
 import { Problem } from "../fields/Problem";
 import { ReadingField } from "../fields/ReadingField";
 import { useReadingField } from "../fields/use-reading-field";
@@ -39,12 +40,14 @@ function Look({ job, check, stage }: CheckProps) {
           type="button"
           className="btn btn-outline"
           disabled={isBusy}
-          onClick={() =>
-            post({
-              kind: "reading",
-              stage,
-              payload: { of: "dead-check", checkId: check.id, entered, taken: "now" },
-            })
+          onClick={({ currentTarget }) =>
+            void answerAndMoveOn(currentTarget, () =>
+              post({
+                kind: "reading",
+                stage,
+                payload: { of: "dead-check", checkId: check.id, entered, taken: "now" },
+              }),
+            )
           }
         >
           {entered.charAt(0).toUpperCase() + entered.slice(1)}

@@ -3,19 +3,13 @@ import type { Stage } from "@/core/job/stages";
 import type { Holdable } from "@/core/safety/bench-state";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
+import { HELD_WORDS } from "../words/held";
 
 interface HoldProps {
   readonly job: JobView;
   readonly stage: Stage;
   readonly id: Holdable;
 }
-
-const HELD: Readonly<Record<Holdable, string>> = {
-  springs: "The springs are held",
-  "lifted-load": "The load is propped",
-  belt: "The belt is held",
-  blades: "The blades are blocked",
-};
 
 /** What can move by itself is held, or is not in this machine: one tap. */
 export function HoldItem({ job, stage, id }: HoldProps) {
@@ -25,7 +19,7 @@ export function HoldItem({ job, stage, id }: HoldProps) {
   return (
     <div className="flex flex-wrap gap-3">
       <button type="button" className="btn btn-primary btn-bench" disabled={isBusy} onClick={say("held")}>
-        {HELD[id]}
+        {HELD_WORDS[id]}
       </button>
       <button type="button" className="btn btn-outline btn-bench" disabled={isBusy} onClick={say("none")}>
         Not in this machine

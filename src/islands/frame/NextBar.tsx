@@ -54,7 +54,8 @@ export function NextLink({ screen, shop, stage }: BarProps) {
   );
 }
 
-function useNextStep(screen: JobScreen, shop: Shop): NextStep {
+/** The next step of the job, with what isolation knows of it where a screen has asked. */
+export function useNextStep(screen: JobScreen, shop: Shop): NextStep {
   const found = useStore($found);
   return withFound(screen.step, found?.jobId === screen.job.jobId ? found : undefined, shop.moves);
 }

@@ -1,3 +1,4 @@
+import { useStore } from "@nanostores/react";
 import { useState } from "react";
 import type { OwnerAnswer } from "@/core/job/log/entry";
 import type { JobView } from "@/core/job/log/reduce";
@@ -7,9 +8,11 @@ import type { Shop } from "@/core/shop/shop";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { useDraft } from "../state/draft";
+import { $found } from "../state/found";
 import { usePost } from "../state/use-post";
 import { OWNER_END_WORDS } from "../words/owner";
 import { useAnchored } from "./anchor";
+import { RingOwner } from "./RingOwner";
 
 interface CardProps {
   readonly job: JobView;
@@ -137,7 +140,9 @@ export function OwnerCard(props: CardProps) {
     ownerSaid?.answer === "no" &&
     (ownerSaid.leadsTo === "" || ownerSaid.leadsTo === "hold") &&
     !(decision && decision.seq > ownerSaid.seq);
-  if (signedOff || (!question && !isOpenNo)) return null;
+  const found = useStore($found);
+  const ask = found?.jobId === job.jobId ? found.ask : undefined;
+  if (signedOff || (!question && !isOpenNo && !ask)) return null;
   return (
     <section
       ref={ref}
@@ -145,7 +150,9 @@ export function OwnerCard(props: CardProps) {
       className="move mb-3 scroll-mt-4 px-5 py-3"
       data-testid="owner-card"
     >
-      {question ? <Open key={question.seq} question={question} {...props} /> : <AfterNo {...props} />}
+      {question ? <Open key={question.seq} question={question} {...props} /> : null}
+      {!question && isOpenNo ? <AfterNo {...props} /> : null}
+      {!question && !isOpenNo && ask ? <RingOwner {...props} ask={ask} /> : null}
     </section>
   );
 }

@@ -1,5 +1,7 @@
 import { type RefObject, useEffect, useRef, useState } from "react";
 
+/** So much of the window is not covered by the foot. */
+const IN_SIGHT = 0.85;
 const FOCUSABLE = "input:not([type=hidden]), button, select, textarea, a[href], summary";
 
 /** The anchor in the page's address, without its sign; empty where there is none. */
@@ -27,12 +29,16 @@ export function useAnchor(onAnchor: (anchor: string) => void): void {
   }, []);
 }
 
-/** Brings what a tap opened into view, with the focus on its first field or button. */
+/** Brings what a tap opened into view, with the focus on the figure it asks for, or on its first field or button. */
 export function bringIntoView(element: HTMLElement | null): void {
   if (!element) return;
   element.scrollIntoView({ block: "start" });
-  const first = element.querySelector<HTMLElement>(FOCUSABLE);
+  const first =
+    element.querySelector<HTMLElement>("[data-figures]") ?? element.querySelector<HTMLElement>(FOCUSABLE);
   first?.focus({ preventScroll: true });
+  // Further down than the window reaches: what is asked for counts, not the heading.
+  if (first && first.getBoundingClientRect().bottom > window.innerHeight * IN_SIGHT)
+    first.scrollIntoView({ block: "center" });
 }
 
 /** A part of a screen that its anchor opens: opened, brought into view, its first control focused. */

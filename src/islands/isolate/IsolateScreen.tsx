@@ -22,6 +22,7 @@ import { MindChangers } from "./MindChangers";
 import { NextMove } from "./NextMove";
 import { FoldedPath, PowerPath } from "./PowerPath";
 import { Standpoints } from "./Standpoints";
+import { StopCard } from "./StopCard";
 import { StopCall, Suspects } from "./Suspects";
 import { useOwnMove } from "./use-own-move";
 import { WhileOpen } from "./WhileOpen";
@@ -244,16 +245,7 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
               before={isolation.beforeOrder.find(({ moveId }) => moveId === move.id)?.why}
             />
           ) : (
-            <section className="move px-5 py-5">
-              <h1 className="font-bold text-[30px] leading-tight">No move left is worth its price</h1>
-              <StopCall isolation={isolation} knowledge={knowledge} shop={shop} />
-              <BeforeOrder isolation={isolation} knowledge={knowledge} onAsk={open} />
-              <p className="mt-3 flex flex-wrap gap-3">
-                <a className="btn btn-primary btn-loud" href={`/jobs/${screen.job.jobId}/decide`}>
-                  Decide what to do
-                </a>
-              </p>
-            </section>
+            <StopCard screen={screen} isolation={isolation} knowledge={knowledge} shop={shop} onAsk={open} />
           )}
           {move && isSettled ? (
             <WhileOpen chosen={move} moves={isolation.moves} knowledge={knowledge} onChoose={open} />

@@ -215,7 +215,13 @@ export function NextMove(
   return (
     <section aria-label="Next move" className="move px-5 py-4" data-testid="next-move">
       <h2 className="font-semibold text-soft">
-        {isReady ? (isOwnChoice ? "Your choice" : "Next move") : "Make it safe for this"}
+        {isReady
+          ? before
+            ? "Before the order"
+            : isOwnChoice
+              ? "Your choice"
+              : "Next move"
+          : "Make it safe for this"}
       </h2>
       {isReady ? (
         <h1 className="font-bold text-2xl leading-tight tracking-tight md:text-[32px]">{move.title}</h1>
@@ -227,7 +233,7 @@ export function NextMove(
       )}
       {before ? (
         <p className="mt-1 font-semibold text-[17px] text-brass" data-testid="before">
-          Before the order: {before}
+          {before}
         </p>
       ) : null}
       <p className="mt-1 text-[17px]">{move.how}</p>

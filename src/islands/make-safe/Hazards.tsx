@@ -8,6 +8,7 @@ import type { Shop } from "@/core/shop/shop";
 import { Problem } from "../fields/Problem";
 import { VerdictMark } from "../frame/VerdictMark";
 import { usePost } from "../state/use-post";
+import { HELD_WORDS } from "../words/held";
 
 /** Hazards that the other parts of this screen settle by evidence: a tick here would prove nothing. */
 const BY_EVIDENCE: ReadonlyMap<string, string> = new Map(
@@ -32,24 +33,30 @@ export function hazardsOf(job: JobView, shop: Shop): Hazard[] {
   return hazardsFor(hazardFacts(job.takenIn, shop, job.stations), shop.hazards);
 }
 
-interface LineProps {
+interface HazardsProps {
   readonly job: JobView;
   readonly bench: BenchState;
+  readonly shop: Shop;
+  /** Those that the other parts of the screen have settled by now. */
+  readonly proven: ReadonlySet<string>;
+}
+
+interface LineProps extends Omit<HazardsProps, "shop"> {
   readonly hazard: Hazard;
 }
 
-const HELD_WORDS = { held: "held", none: "not in this machine", free: "free: hands stay out" } as const;
+const HOLDS = { held: "held", none: "not in this machine", free: "free: hands stay out" } as const;
 
-function Ticks({ job, bench, hazard }: LineProps) {
+function Ticks({ job, bench, hazard, proven }: LineProps) {
   const { post, problem, isBusy } = usePost(job.jobId);
   const say = (payload: Record<string, unknown>) => () =>
     post({ kind: "bench-state", stage: "make-safe", payload });
-  const button = (label: string, payload: Record<string, unknown>) => (
+  const button = (label: string, payload: Record<string, unknown>, name = `${hazard.label}: ${label}`) => (
     <button
       key={label}
       type="button"
       className="btn btn-outline"
-      aria-label={`${hazard.label}: ${label}`}
+      aria-label={name}
       disabled={isBusy}
       onClick={say(payload)}
     >
@@ -58,7 +65,7 @@ function Ticks({ job, bench, hazard }: LineProps) {
   );
   const { id } = hazard;
   const evidence = BY_EVIDENCE.get(id);
-  if (evidence) return <span className="text-soft">{evidence}</span>;
+  if (evidence) return <span className="text-soft">{proven.has(id) ? "seen to" : evidence}</span>;
   if (!isHoldable(id))
     return bench.hazardsSeenTo.includes(id) ? (
       <span className="text-soft">seen to</span>
@@ -71,8 +78,8 @@ function Ticks({ job, bench, hazard }: LineProps) {
   const held = bench.held.find((one) => one.id === id);
   return (
     <>
-      {held ? <b>{HELD_WORDS[held.is]}</b> : null}
-      {held?.is === "held" ? null : button("It is held", { event: "held", id, is: "held" })}
+      {held ? <b>{HOLDS[held.is]}</b> : null}
+      {held?.is === "held" ? null : button(HELD_WORDS[id], { event: "held", id, is: "held" }, HELD_WORDS[id])}
       {held ? null : button("Not in this machine", { event: "held", id, is: "none" })}
       {held?.is === "held" ? button("It is free again", { event: "held", id, is: "free" }) : null}
       <Problem text={problem} />
@@ -81,11 +88,12 @@ function Ticks({ job, bench, hazard }: LineProps) {
 }
 
 function Line(props: LineProps) {
-  const { hazard, bench } = props;
+  const { hazard, bench, proven } = props;
+  const isSettled = isByEvidence(hazard.id) ? proven.has(hazard.id) : isSeenTo(hazard, bench);
   return (
     <li className="border-rule border-t py-2.5">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <VerdictMark shape={isSeenTo(hazard, bench) ? "ticked" : "not-known"} />
+        <VerdictMark shape={isSettled ? "ticked" : "not-known"} />
         <span className="min-w-0 flex-1 basis-72">
           <b className="text-lg">{hazard.label}.</b> {hazard.act}
           <span className="block text-soft">{hazard.caution}</span>
@@ -100,14 +108,44 @@ function Line(props: LineProps) {
   );
 }
 
-/** What can hurt in this machine, each with what is done about it; nothing ticks itself. */
-export function Hazards({ job, bench, shop }: Omit<LineProps, "hazard"> & { readonly shop: Shop }) {
+/** Several that ask for no more than to be read and seen to: one tap under all of them. */
+function AllSeenTo({
+  job,
+  bench,
+  hazards,
+}: Pick<HazardsProps, "job" | "bench"> & { readonly hazards: readonly Hazard[] }) {
+  const { post, problem, isBusy } = usePost(job.jobId);
+  const open = hazards.filter(
+    (hazard) => !isByEvidence(hazard.id) && !isHoldable(hazard.id) && !isSeenTo(hazard, bench),
+  );
+  if (open.length < 2) return null;
+  const seeToAll = async (): Promise<void> => {
+    for (const { id } of open)
+      if (!(await post({ kind: "bench-state", stage: "make-safe", payload: { event: "seen-to", id } })))
+        return;
+  };
   return (
-    <ul>
-      {hazardsOf(job, shop).map((hazard) => (
-        <Line key={hazard.id} job={job} bench={bench} hazard={hazard} />
-      ))}
-    </ul>
+    <p className="flex flex-wrap items-center justify-end gap-3 border-rule border-t pt-2.5">
+      <button type="button" className="btn btn-outline" disabled={isBusy} onClick={() => void seeToAll()}>
+        All {open.length} seen to
+      </button>
+      <Problem text={problem} />
+    </p>
+  );
+}
+
+/** What can hurt in this machine, each with what is done about it; nothing ticks itself. */
+export function Hazards({ shop, ...props }: HazardsProps) {
+  const hazards = hazardsOf(props.job, shop);
+  return (
+    <>
+      <ul>
+        {hazards.map((hazard) => (
+          <Line key={hazard.id} {...props} hazard={hazard} />
+        ))}
+      </ul>
+      <AllSeenTo {...props} hazards={hazards} />
+    </>
   );
 }
 

@@ -45,6 +45,17 @@ function Ready({ screen }: { readonly screen: JobScreen }) {
   );
 }
 
+/** Hazards that plug, battery and volts have settled. */
+function provenOf(screen: JobScreen): ReadonlySet<string> {
+  const gaps = screen.gaps("hands-inside");
+  const proven: readonly (readonly [string, boolean])[] = [
+    ["mains", !gaps.includes("plug")],
+    ["battery", !gaps.includes("battery")],
+    ["stored-charge", !gaps.includes("charge")],
+  ];
+  return new Set(proven.flatMap(([id, isSettled]) => (isSettled ? [id] : [])));
+}
+
 function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Shop }) {
   const { job, bench, now } = screen;
   const isPlugOut = screen.gaps("plug-out").length === 0;
@@ -61,7 +72,8 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
     ? "plug"
     : owed.length > 0
       ? "checks"
-      : openHazards.length > 0
+      : // Where nothing is opened at all, that is said first.
+        openHazards.length > 0 && !job.machine.blocks.includes("inside")
         ? "hazards"
         : !isDrained
           ? "charge"
@@ -101,7 +113,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
         done="all seen to"
         mark="ticked"
       >
-        <Hazards job={job} bench={bench} shop={shop} />
+        <Hazards job={job} bench={bench} shop={shop} proven={provenOf(screen)} />
       </Part>
       <Part
         title="Is anything charged?"

@@ -168,7 +168,9 @@ function WaysRound({ job, id, bench }: Pick<ItemProps, "job" | "id" | "bench">) 
         {isOnly && id === "any"
           ? button(
               "No capacitor in this machine",
-              bench.wasCharged ? toggle("nothing") : say({ event: "nothing-stores", why: "" }),
+              bench.wasCharged
+                ? toggle("nothing")
+                : say({ event: "nothing-stores", why: "no capacitor in it" }),
             )
           : null}
         {button("Cannot, because …", toggle("cannot"), "cannot")}

@@ -11,6 +11,8 @@ import {
 import type { Repair } from "@/core/knowledge/types";
 import type { Shop } from "@/core/shop/shop";
 import { Problem } from "../fields/Problem";
+import { useAnchored } from "../frame/anchor";
+import { ClipsOff } from "../frame/ClipsOff";
 import { JobFrame } from "../frame/JobFrame";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
 import { withShop } from "../frame/with-shop";
@@ -30,14 +32,33 @@ interface PutBackProps {
   readonly repairs: readonly Repair[];
 }
 
+/** All that was noted is back. Where nothing was, the log knows of no cover: it is asked, not said. */
 function Whole({ job }: { readonly job: JobView }) {
+  const isNoted = job.removed.length > 0 || job.ledger.some(({ kind }) => kind === "closed");
   return (
     <div className="move mt-3 flex flex-wrap items-center gap-5 px-5 py-4">
-      <h2 className="font-bold text-[28px] leading-tight">All is back and covered</h2>
+      <h2 className="font-bold text-[28px] leading-tight">
+        {isNoted ? "All is back and covered" : "Nothing was noted as off: are all covers on?"}
+      </h2>
       <a className="btn btn-primary btn-loud" href={`/jobs/${job.jobId}/sign-off`}>
-        Final tests
+        {isNoted ? "Final tests" : "They are: final tests"}
       </a>
     </div>
+  );
+}
+
+/** A clip that is still on a capacitor comes off before the cover over it goes on. */
+function Clip({ job }: { readonly job: JobView }) {
+  const { ref } = useAnchored("clip");
+  if (!job.bench.stored.some(({ clip }) => clip === true)) return null;
+  return (
+    <section ref={ref} aria-label="Clip" className="sheet mb-3 flex flex-wrap items-center gap-4 px-5 py-3">
+      <p className="min-w-0 flex-1 basis-60">
+        <b>The clip is still on a capacitor.</b> Take it off before its cover goes on, hands away from the
+        terminals.
+      </p>
+      <ClipsOff job={job} stage="put-back" />
+    </section>
   );
 }
 
@@ -108,6 +129,7 @@ function Body({ screen, repairs }: { readonly screen: JobScreen; readonly repair
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_400px]">
       <div className="min-w-0">
         <RepairDone screen={screen} repairs={repairs} />
+        {isRepaired ? <Clip job={job} /> : null}
         {isRepaired && isWhole(job) ? <Whole job={job} /> : null}
         {isRepaired ? null : <TookOff apart={apart} isLoud={!isWaiting} />}
         <h2 className="mt-4 border-ring border-b-2 pb-1 font-semibold text-soft">

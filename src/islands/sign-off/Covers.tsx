@@ -20,7 +20,7 @@ function wholeOf(job: JobView): Whole {
       how: 'fit it, or the machine leaves as "do not use"',
     };
   const leftOut = job.removed.filter(({ refit }) => refit?.how === "left-out").length;
-  const back = job.removed.length === 0 ? "nothing came off" : `${job.removed.length - leftOut} back`;
+  const back = job.removed.length === 0 ? "nothing was noted as off" : `${job.removed.length - leftOut} back`;
   return { isWhole: true, what: title, how: leftOut > 0 ? `${back}, ${leftOut} left out` : back };
 }
 

@@ -9,6 +9,7 @@ import type { Shop } from "@/core/shop/shop";
 import { Field } from "../fields/Field";
 import { Message } from "../fields/Message";
 import { Problem } from "../fields/Problem";
+import { useAnchored } from "../frame/anchor";
 import { DeadChecks } from "../frame/DeadChecks";
 import { JobFrame } from "../frame/JobFrame";
 import { Part } from "../frame/Part";
@@ -48,7 +49,7 @@ function Word({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
 
 /** It came back: the same job goes on, with why. */
 function Reopen({ job }: { readonly job: JobView }) {
-  const [isOpen, setIsOpen] = useState(false);
+  const { ref, isOpen, setIsOpen } = useAnchored<HTMLFormElement>("came-back");
   const [why, setWhy] = useState("");
   const { post, problem, isBusy } = usePost(job.jobId);
   if (!isOpen)
@@ -59,6 +60,7 @@ function Reopen({ job }: { readonly job: JobView }) {
     );
   return (
     <form
+      ref={ref}
       className="flex w-full flex-wrap items-end gap-3"
       onSubmit={(event) => {
         event.preventDefault();

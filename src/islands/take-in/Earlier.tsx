@@ -53,7 +53,7 @@ export function Earlier({ form, shop }: EarlierProps) {
             <span className="block text-soft">{hitWords(hit)}</span>
           </span>
           {hit.isSignedOff ? (
-            <a className="btn btn-outline" href={`/jobs/${hit.jobId}/sign-off`}>
+            <a className="btn btn-outline" href={`/jobs/${hit.jobId}/sign-off#came-back`}>
               Our repair did not hold
             </a>
           ) : null}

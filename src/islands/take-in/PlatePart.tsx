@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useRef, useState } from "react";
 import type { UseFormReturn } from "react-hook-form";
 import { meaningOfPlate } from "@/core/nameplate/as-typed";
 import { parseNameplate } from "@/core/nameplate/type-line";
@@ -24,12 +24,21 @@ const POWER_IS: readonly { readonly value: Form["powerIs"]; readonly label: stri
   { value: "peak", label: "Peak" },
 ];
 
+/** The line fills the fields as it is typed, so that nothing moves under the finger that taps on afterwards. */
 function LineField({ form }: Pick<PlateProps, "form">) {
   const [typed, setTyped] = useState("");
+  // What the fields held that the line has filled, in case it comes to say something else.
+  const before = useRef<Partial<Form>>({});
   const line = parseNameplate(typed);
-  const use = (): void => {
-    if (line.understood.length === 0) return;
-    form.reset({ ...form.getValues(), ...plateFields(typed) }, { keepDefaultValues: true });
+  const type = (text: string): void => {
+    setTyped(text);
+    const held = { ...form.getValues(), ...before.current };
+    const said = parseNameplate(text).understood.length > 0 ? plateFields(text) : {};
+    before.current = Object.fromEntries(Object.keys(said).map((field) => [field, held[field as keyof Form]]));
+    form.reset({ ...held, ...said }, { keepDefaultValues: true });
+  };
+  const done = (): void => {
+    before.current = {};
     setTyped("");
   };
   const hint =
@@ -37,7 +46,7 @@ function LineField({ form }: Pick<PlateProps, "form">) {
       ? "Whole or in part, such as 230 V 50 Hz 3.4 A 1/2 hp 1425 r/min."
       : line.understood.length === 0
         ? "Nothing of this reads as a plate yet: numbers need their units here."
-        : `${line.understood.map(({ meaning }) => meaning).join(" · ")}. Enter puts it in the fields.`;
+        : `${line.understood.map(({ meaning }) => meaning).join(" · ")}.`;
   return (
     <Field label="The plate in one line" hint={hint}>
       {(ids) => (
@@ -46,12 +55,11 @@ function LineField({ form }: Pick<PlateProps, "form">) {
           className="input num"
           value={typed}
           autoComplete="off"
-          onChange={(event) => setTyped(event.target.value)}
-          onBlur={use}
+          onChange={(event) => type(event.target.value)}
           onKeyDown={(event) => {
             if (event.key !== "Enter") return;
             event.preventDefault();
-            use();
+            if (line.understood.length > 0) done();
           }}
         />
       )}

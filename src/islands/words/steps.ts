@@ -1,5 +1,7 @@
 import type { NextStep } from "@/core/job/next-step";
 import { formatDay, formatInstant } from "@/core/quantity/format";
+import type { BenchGap } from "@/core/safety/bench-gaps";
+import { BENCH_GAP_WORDS } from "@/log/gap-words";
 import { inSentence } from "./in-sentence";
 import { OWNER_END_WORDS } from "./owner";
 import { whenWords } from "./put-back";
@@ -26,6 +28,7 @@ const STEPS: ReadonlyMap<string, Words> = new Map(
     "now/decide": () => "No move left is worth its price",
     "now/fit": (step) => `Do the repair: ${inSentence(param(step, "label"))}`,
     "now/put-back": (step) => `Put back: ${param(step, "left")} left, covers before power`,
+    "now/clip": () => "Before the cover goes on: the clip comes off the capacitor",
     "now/final-tests": () => "Final tests of its class",
     "now/run": () => "Run it as the complaint comes",
     "now/run-failed": () => "The complaint is still there: look further",
@@ -34,11 +37,12 @@ const STEPS: ReadonlyMap<string, Words> = new Map(
     gone: (step) => SIGN_OFF_WORDS[param(step, "word") as keyof typeof SIGN_OFF_WORDS] ?? "",
     "now/isolate": () => "Find the fault: the next move waits",
     "now/measured": () => "What was read is good: look further",
-    "now/make-safe": () => "Make safe: plug and charge",
-    "now/measure": (step) => param(step, "title"),
+    "now/make-safe": (step) =>
+      `Make safe: ${BENCH_GAP_WORDS[param(step, "gap") as BenchGap] ?? "plug and charge"}`,
     "wait/owner": (step, zone) =>
       `Owner, asked ${formatInstant(param(step, "since"), zone)}: ${param(step, "question")}`,
     "now/owner-no": () => "The owner said no",
+    "now/ask-owner": () => "It comes to more than the owner said",
     "now/cheaper": () => "The owner wants a cheaper way",
     "now/hand-back": (step) => `The owner said no: ${inSentence(endWords(step))}`,
     "wait/hold": (step) =>
@@ -60,6 +64,17 @@ function endWords(step: NextStep): string {
   return OWNER_END_WORDS[param(step, "leadsTo") as keyof typeof OWNER_END_WORDS] ?? "";
 }
 
+const SAFE_ACTIONS: Readonly<Record<BenchGap, string>> = {
+  stop: "Pass it on",
+  plug: "Say where the plug is",
+  battery: "Take the battery out",
+  springs: "Hold the springs",
+  "lifted-load": "Prop the load",
+  belt: "Hold the belt",
+  blades: "Block the blades",
+  charge: "Read the volts",
+};
+
 /** What doing the step is called, as a button says it. */
 const ACTIONS: ReadonlyMap<string, (step: NextStep) => string> = new Map(
   Object.entries<(step: NextStep) => string>({
@@ -76,6 +91,7 @@ const ACTIONS: ReadonlyMap<string, (step: NextStep) => string> = new Map(
     "now/decide": () => "Decide what to do",
     "now/fit": () => "Do the repair",
     "now/put-back": () => "Put it together",
+    "now/clip": () => "Take the clip off",
     "now/final-tests": () => "Take the final tests",
     "now/run": () => "Run it",
     "now/run-failed": () => "Look further",
@@ -84,10 +100,10 @@ const ACTIONS: ReadonlyMap<string, (step: NextStep) => string> = new Map(
     gone: () => "The owner's sheet",
     "now/isolate": () => "Find the fault",
     "now/measured": () => "Look further",
-    "now/make-safe": () => "Make it safe",
-    "now/measure": (step) => param(step, "title"),
+    "now/make-safe": (step) => SAFE_ACTIONS[param(step, "gap") as BenchGap] ?? "Make it safe",
     "wait/owner": () => "Write down the answer",
     "now/owner-no": () => "Say what then",
+    "now/ask-owner": () => "Ring the owner",
     "now/cheaper": () => "Choose a cheaper way",
     "now/hand-back": (step) =>
       step.stage === "put-back"

@@ -1,10 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { courseOf, likelihood, likelihoods, modelFrom, posterior } from "@/core/isolation/belief";
+import { courseOf, likelihood, likelihoods, posterior } from "@/core/isolation/belief";
 import type { Answer } from "@/core/isolation/evidence";
 import { buildHypotheses, faultsFor, type Hypothesis } from "@/core/isolation/hypotheses";
 import { createIsolator, type Isolation } from "@/core/isolation/isolate";
 import { movesFor, pathOf } from "@/core/isolation/machine-model";
+import { modelFrom } from "@/core/isolation/model";
 import { buildOutcomeTable } from "@/core/isolation/outcome-table";
 import { presentOf } from "@/core/isolation/present";
 import { single } from "@/core/isolation/variants";

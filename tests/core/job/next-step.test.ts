@@ -79,10 +79,21 @@ describe("what a machine on the bench waits for", () => {
   it.each<[string, readonly Line[], boolean, string, string]>([
     ["no complaint yet", [["taken-in", CARDER]], true, "now", "now/complaint"],
     [
-      "nothing checked",
+      "nobody has said where the plug is",
       [
         ["taken-in", CARDER],
         ["complaint", COMPLAINT],
+      ],
+      true,
+      "now",
+      "now/make-safe",
+    ],
+    [
+      "the plug is out, nothing checked",
+      [
+        ["taken-in", CARDER],
+        ["complaint", COMPLAINT],
+        ["bench-state", OUT],
       ],
       true,
       "now",
@@ -100,7 +111,7 @@ describe("what a machine on the bench waits for", () => {
       "now/failed-check",
     ],
     ["checked, charge not read", [...CHECKED], true, "now", "now/make-safe"],
-    ["drained", [...CHECKED, ["bench-state", DRAINED]], true, "now", "now/measure"],
+    ["drained", [...CHECKED, ["bench-state", DRAINED]], true, "now", "now/isolate"],
     [
       "drained, but nobody knows where the plug is",
       [...CHECKED, ["bench-state", DRAINED]],
@@ -256,7 +267,7 @@ describe("what a machine on the bench waits for", () => {
     ];
     expect(step(back).code).toBe("now/came-back");
     const told: readonly Line[] = [...back, ["complaint", COMPLAINT]];
-    expect(["now/dead-checks", "now/make-safe", "now/measure"]).toContain(step(told).code);
+    expect(["now/dead-checks", "now/make-safe", "now/isolate"]).toContain(step(told).code);
     expect(step([...told, DECIDED]).code).toMatch(/^now\/(fit|make-safe)$/);
   });
 
@@ -275,7 +286,13 @@ describe("what a machine on the bench waits for", () => {
 describe("with what isolation has worked out", () => {
   const searching = { band: "now", stage: "isolate", code: "now/isolate", params: {} } as const;
   const moves = [{ id: "turn-shaft", title: "Turn the shaft by hand" }];
-  const found = { jobId: 1, isStop: false, moveId: "turn-shaft", beforeOrder: [] };
+  const found = {
+    ask: undefined,
+    jobId: 1,
+    isStop: false,
+    moveId: "turn-shaft",
+    beforeOrder: [],
+  };
 
   it("the search has a name, ends in a decision, and asks what comes before an order", () => {
     expect(withFound(searching, undefined, moves)).toBe(searching);
@@ -288,6 +305,18 @@ describe("with what isolation has worked out", () => {
     const bad = { ...searching, stage: "match", code: "now/after-faulty" } as const;
     expect(withFound(bad, { ...found, beforeOrder: ["turn-shaft"] }, moves).code).toBe("now/before-order");
     expect(withFound(bad, found, moves)).toBe(bad);
+    const ask = {
+      repair: "fit-bearings",
+      label: "Fit a bearing pair",
+      chance: 0.7,
+      priceMinor: 5100,
+      isAboveCeiling: true,
+    };
+    for (const step of [searching, bad])
+      expect(withFound(step, { ...found, ask }, moves)).toMatchObject({
+        code: "now/ask-owner",
+        at: "owner",
+      });
   });
 
   it("says nothing of what is not a search", () => {

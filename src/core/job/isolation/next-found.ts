@@ -1,4 +1,5 @@
 import type { NextStep } from "../next-step";
+import type { Estimate } from "../sign-off/estimate";
 
 /** What isolation says of the way on, where it has been worked out on this screen. */
 export interface Found {
@@ -9,13 +10,17 @@ export interface Found {
   readonly moveId: string | undefined;
   /** What is still to be looked at before a part is ordered. */
   readonly beforeOrder: readonly string[];
+  /** What the owner is to be asked about before more is done. */
+  readonly ask: Estimate | undefined;
 }
+
+/** Steps that may cost the owner more than was said at the door. */
+const COSTING: ReadonlySet<string> = new Set(["now/after-faulty", "now/part-chosen"]);
 
 /** Steps that say only that the search goes on: isolation knows with which move. */
 const SEARCHING: ReadonlySet<string> = new Set([
   "now/isolate",
   "now/measured",
-  "now/measure",
   "now/family",
   "now/run-failed",
   "now/failed-check",
@@ -35,6 +40,8 @@ export function withFound(
   moves: readonly { readonly id: string; readonly title: string }[],
 ): NextStep {
   if (!found) return step;
+  if (found.ask && (SEARCHING.has(step.code) || COSTING.has(step.code)))
+    return { band: "now", stage: "decide", code: "now/ask-owner", params: {}, at: "owner" };
   const [before] = found.beforeOrder;
   if (step.code === "now/after-faulty" && before !== undefined)
     return toMove(before, "now/before-order", moves);

@@ -12,6 +12,12 @@ const NOT_ASKED = "not-sure";
 /** The sign that a machine shows by being brought again. */
 const CAME_BACK = signMove("came-back");
 
+/** Of a machine that the shop itself has worked on nobody asks who was inside. */
+const OWN_WORK: readonly [string, string][] = [
+  ["look-earlier-work", NOT_ASKED],
+  ["ask-history", NOT_ASKED],
+];
+
 const WHEN: Readonly<Record<Complaint["circumstance"], string | undefined>> = {
   always: "always",
   cold: "cold",
@@ -55,7 +61,7 @@ export function ownersReport(job: JobView, signs: Knowledge["signs"]): Said {
     const ticked = signs.filter(({ id }) => complaint.signs.includes(id));
     const when = WHEN[complaint.circumstance];
     const said: [moveId: string, outcomeId: string][] = [
-      ...(epoch > 0 ? [[CAME_BACK, TOLD] as [string, string]] : []),
+      ...(epoch > 0 ? [[CAME_BACK, TOLD] as [string, string], ...OWN_WORK] : []),
       ...ticked.map(({ id }): [string, string] => [signMove(id), TOLD]),
       ...[...new Set(ticked.flatMap(({ settles }) => settles ?? []))].map((id): [string, string] => [
         id,

@@ -1,0 +1,9 @@
+import type { Holdable } from "@/core/safety/bench-state";
+
+/** What is said once something that can move by itself is held. */
+export const HELD_WORDS: Readonly<Record<Holdable, string>> = {
+  springs: "The springs are held",
+  "lifted-load": "The load is propped",
+  belt: "The belt is held",
+  blades: "The blades are blocked",
+};

@@ -1,0 +1,262 @@
+import { expect } from "@playwright/test";
+import { test } from "./demo-shop";
+import { Hand, isolate, type Truth } from "./hand";
+import { runShop } from "./server";
+
+const WEAK_START_CAPACITOR: Truth = {
+  "Ohms across the two capacitor leads": "A few ohms",
+  "Turn the shaft by hand": "Turns freely",
+  "Ohms from pin to pin at the plug, its switch on": "Closed, as a winding should",
+  "Measure the start capacitor": async (hand) => {
+    await hand.tap("Has none");
+    await hand.write("Capacitance", "61.8");
+    await hand.enter();
+  },
+};
+
+test("on a desk: a capacitor-start motor that hums, from the door to the letter", async ({ page, shop }) => {
+  const hand = new Hand(page);
+  await page.goto(shop.address);
+  await hand.tap("Take in a machine");
+  await page.waitForURL("**/jobs/new");
+  await hand.tap("Does not turn");
+  await hand.tap("Hum");
+  await hand.tap("Always");
+  await hand.write("Machine", "Cement mixer");
+  await hand.write("Owner", "Ada Rowe");
+  await hand.write("The plate in one line", "230 V 50 Hz 3.4 A 550 W I");
+  await hand.enter();
+  await hand.tap("Capacitor start");
+  await hand.tap("Cord and plug");
+  await hand.tap("Take it in");
+  await page.waitForURL("**/make-safe");
+
+  await hand.tap("Out, plug in sight");
+  await hand.tap("Sound");
+  await hand.figure("0.08");
+  await hand.figure("85M");
+  await hand.tap("All 2 seen to");
+  await hand.write(/^What is printed on the start capacitor/, "145-174 uF 250 VAC");
+  await hand.enter();
+  await hand.write("Volts read across it, direct", "0.3");
+  await hand.enter();
+  await hand.tap("The clip stays on");
+  await hand.next(/^Find the fault/);
+  await page.waitForURL("**/isolate");
+  await isolate(hand, WEAK_START_CAPACITOR);
+  await expect(page.getByTestId("suspect").first()).toContainText("Start capacitor weak");
+
+  await hand.next(/^Ohms across the centrifugal switch/);
+  await hand.answer("Makes and breaks");
+  await hand.next(/^Find the part/);
+  await page.waitForURL("**/match");
+  await hand.tap("Take this one");
+  await hand.next(/^Decide what to do/);
+  await page.waitForURL("**/decide");
+  await hand.tap("Take this route");
+  await page.waitForURL("**/put-back");
+  await hand.tap("It is done");
+  await hand.tap("The clip is off");
+  await hand.next(/^Take the final tests/);
+  await page.waitForURL("**/sign-off#tests");
+  await hand.tap("Sound");
+  await hand.figure("0.08");
+  await hand.figure("90M");
+  await hand.tap(/^Plugged in, hands off/);
+  await hand.tap("Cold");
+  await hand.write("For how many minutes", "10");
+  await hand.tap("The complaint is gone");
+  await expect(page.getByTestId("word")).toContainText("Repaired");
+  await hand.tap("Sign off");
+  await hand.next(/^The owner's sheet/);
+  await page.waitForURL("**/sheet");
+  await expect(page.getByRole("article", { name: "Letter to the owner" })).toContainText(
+    "57 % under its mark",
+  );
+  console.log(`desk, start capacitor: ${hand.counted}`);
+});
+
+const BREAKING_CORD: Truth = {
+  "Flex the cord while it is measured": "Breaks at one place",
+  "Ohms from pin to pin at the plug, its switch on": "Comes and goes as the cord is moved",
+  "Ohms along each conductor of the cord": "Through, but it jumps",
+  "Look along the cord and its entries": "Crushed, thin or soft at the entry",
+  "Turn the shaft by hand": "Turns freely",
+  "Look at both brushes": "Over half",
+};
+
+test("on a phone, with fingers alone: a hand tool whose cord breaks at the entry", async ({
+  browser,
+  shop,
+}) => {
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    isMobile: true,
+    hasTouch: true,
+  });
+  const page = await context.newPage();
+  const hand = new Hand(page, true);
+  await page.goto(shop.address);
+  await hand.tap("Take in a machine");
+  await page.waitForURL("**/jobs/new");
+  await hand.tap(/^Something else it does/);
+  await hand.tap("Comes and goes when the lead is moved");
+  await hand.write("Machine", "Hedge trimmer");
+  await hand.write("Owner", "Bram Sandlin");
+  await hand.write("The plate in one line", "230 V 550 W II");
+  await hand.tap("Universal, brushed");
+  await hand.tap("Cord and plug");
+  await hand.tap("Take it in");
+  await page.waitForURL("**/make-safe");
+
+  await hand.tap("Out, plug in sight");
+  await hand.tap("Sound");
+  await hand.figure("50MΩ");
+  await hand.tap("The blades are blocked");
+  await hand.next(/^Find the fault/);
+  await page.waitForURL("**/isolate");
+  await isolate(hand, BREAKING_CORD);
+  await hand.tap("Read the volts");
+  await hand.figure("0.2");
+  await hand.next(/^Find the fault/);
+  await page.waitForURL("**/isolate**");
+  await isolate(hand, BREAKING_CORD);
+  await expect(page.getByTestId("suspect").first()).toContainText("Cord breaking at the strain relief");
+  await hand.next(/^Decide what to do/);
+  await page.waitForURL("**/decide");
+  await hand.tap("Take this route");
+  await page.waitForURL("**/put-back");
+  await hand.tap("Done: same rating and kind");
+  await hand.next(/^Take the final tests/);
+  await page.waitForURL("**/sign-off#tests");
+  await hand.tap("Sound");
+  await hand.figure("50MΩ");
+  await hand.tap(/^Plugged in, hands off/);
+  await hand.tap("Cold");
+  await hand.write("For how many minutes", "10");
+  await hand.tap("The complaint is gone");
+  await hand.tap("Sign off");
+  await hand.next(/^The owner's sheet/);
+  await page.waitForURL("**/sheet");
+  await expect(page.getByRole("article", { name: "Letter to the owner" })).toContainText(
+    "Cord breaking at the strain relief",
+    { ignoreCase: true },
+  );
+  console.log(`phone, breaking cord: ${hand.counted}`);
+  await context.close();
+});
+
+const ROUGH_BEARING: Truth = {
+  "Turn the shaft by hand": "Turns freely",
+  "Feel for roughness": "Rough or gritty",
+  "Feel for side play": "None to be felt",
+  "Turn the driven part alone and listen": "Quiet and smooth",
+  "How does it sound running, now or before?": "A quiet hum",
+  "Look for two brush caps": "None",
+  "Push and pull the shaft along its length": "A little",
+};
+
+test("on a desk: a noisy machine of no known kind, whose owner says no", async ({ page, shop }) => {
+  const hand = new Hand(page);
+  await page.goto(shop.address);
+  await hand.tap("Take in a machine");
+  await page.waitForURL("**/jobs/new");
+  await hand.tap("Growl or rumble");
+  await hand.tap("Always");
+  await hand.write("Machine", "Seed winnower");
+  await hand.write("Owner", "Ines Marrow");
+  await hand.tap(/^Tag, money, recall/);
+  await hand.write(/^Ring the owner above/, "20");
+  await hand.write(/^Fee for looking/, "8");
+  await hand.write("The plate in one line", "230 V 180 W I");
+  await hand.tap("Cord and plug");
+  await hand.tap("Take it in");
+  await page.waitForURL("**/make-safe");
+  await hand.tap("Out, plug in sight");
+  await hand.tap("Sound");
+  await hand.figure("0.08");
+  await hand.figure("85M");
+  await hand.next(/^Find out what motor it is/);
+  await page.waitForURL("**/isolate");
+  await isolate(hand, ROUGH_BEARING);
+  await hand.tap("Read the volts");
+  await hand.tap("No capacitor in this machine");
+  await hand.next(/^Find out what motor it is/);
+  await page.waitForURL("**/isolate");
+  await isolate(hand, ROUGH_BEARING);
+  await expect(page.getByTestId("owner-card")).toContainText("Ring the owner: it comes to about");
+  await hand.tap("Said no");
+  await hand.tap(/^Hand it back unrepaired/);
+  await hand.next(/^Hand it back/);
+  await page.waitForURL("**/sign-off#word");
+  await expect(page.getByTestId("word")).toContainText("Not repaired");
+  await hand.tap("Sign off");
+  await hand.next(/^The owner's sheet/);
+  await page.waitForURL("**/sheet");
+  const letter = page.getByRole("article", { name: "Letter to the owner" });
+  console.log(await letter.innerText());
+  console.log(`desk, owner says no: ${hand.counted}`);
+});
+
+const STIFF_LOAD: Truth = {
+  "Ohms from pin to pin at the plug, its switch on": "Closed, as a winding should",
+  "Turn the shaft by hand": "Stiff",
+  "Measure the run capacitor": async (hand) => {
+    await hand.tap("Has none");
+    await hand.write("Capacitance", "8.0");
+    await hand.enter();
+  },
+  "Turn the load alone": "Stiff",
+  "Turn it beside a twin": "No twin to hand",
+  "Look into the driven part": "Clogged or wrapped",
+  "Read the parts against the plate": "As the plate asks",
+  "Turn the motor alone, load off": "Turns freely",
+};
+
+test("a machine that came back: what it does now, and not what its old part read", async ({ page }) => {
+  const shop = await runShop();
+  const hand = new Hand(page);
+  await page.goto(shop.address);
+  await hand.tap("Take in a machine");
+  await page.waitForURL("**/jobs/new");
+  await hand.write("Machine", "Feed mix");
+  await hand.tap("Our repair did not hold");
+  await page.waitForURL("**/sign-off#came-back");
+  await hand.write("Why it comes back", "no strength again");
+  await hand.tap("Open it again");
+  await page.waitForURL("**/take-in#complaint");
+  await hand.tap(/^Keep/);
+  await hand.next(/^Say where the plug is/);
+  await page.waitForURL("**/make-safe#plug");
+  await hand.tap("Out, plug in sight");
+  await hand.tap("Sound");
+  await hand.figure("0.05");
+  await hand.figure("140M");
+  await hand.next(/^Read the volts/);
+  await hand.figure("0.3");
+  await hand.next(/^Find the fault/);
+  await page.waitForURL("**/isolate");
+  await isolate(hand, STIFF_LOAD);
+  await expect(page.getByTestId("suspect").first()).toContainText("driven part stiff");
+  await hand.next(/^Decide what to do/);
+  await page.waitForURL("**/decide");
+  await hand.tap("Take this route");
+  await page.waitForURL("**/put-back");
+  await hand.tap("It is done");
+  await hand.next(/^Take the final tests/);
+  await page.waitForURL("**/sign-off#tests");
+  await hand.tap("Sound");
+  await hand.figure("0.05");
+  await hand.figure("140M");
+  await hand.tap(/^Plugged in, hands off/);
+  await hand.tap("Under load");
+  await hand.write("For how many minutes", "15");
+  await hand.tap("The complaint is gone");
+  await hand.tap("Sign off");
+  await hand.next(/^The owner's sheet/);
+  await page.waitForURL("**/sheet");
+  const letter = page.getByRole("article", { name: "Letter to the owner" });
+  console.log(await letter.innerText());
+  console.log(`came back: ${hand.counted}`);
+  await shop.stop();
+});
