@@ -30,6 +30,16 @@ function proven(view: JobView, faults: readonly Fault[]): { readonly fault: Faul
     });
 }
 
+/** Of what was shown, what the work was for; all of it where nothing was done, or something else. */
+function namedBy<One extends { readonly fault: Fault }>(
+  view: JobView,
+  found: readonly One[],
+): readonly One[] {
+  const cured = new Set(view.interventions.flatMap(({ faultIds }) => faultIds));
+  const named = found.filter(({ fault }) => cured.has(fault.id));
+  return named.length > 0 ? named : found;
+}
+
 /** A reading that shows a fault: of a part, or of the machine's protection. */
 function isTelling(line: LedgerLine): boolean {
   if (line.isStruck || line.kind !== "reading") return false;
@@ -40,7 +50,7 @@ function isTelling(line: LedgerLine): boolean {
 
 /** What was wrong, what caused it, and the two or three readings and looks that show it. */
 export function foundSentences(view: JobView, { shop, faults, sentences }: LetterContext): string[] {
-  const found = proven(view, faults);
+  const found = namedBy(view, proven(view, faults));
   const lines = view.ledger.filter(
     (line) => !line.isStruck && (found.some(({ seq }) => seq === line.seq) || isTelling(line)),
   );

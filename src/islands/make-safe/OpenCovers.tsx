@@ -144,7 +144,7 @@ export function OpenCovers({ screen, shop }: CoversProps) {
               disabled={isBusy}
               onClick={() => void post({ kind: "closed", stage: "make-safe", payload: { access: one } })}
             >
-              Close the {one}
+              Back on: {one}
             </button>
           ))}
         </div>

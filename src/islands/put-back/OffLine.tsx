@@ -120,7 +120,7 @@ function Details({ off, access }: { readonly off: Off | undefined; readonly acce
         off.adhesive,
         off.left < off.count ? `${off.left} of ${off.count} still off` : "",
       ]
-    : ["is open"];
+    : ["off"];
   const told = facts.filter((fact) => fact !== "").join(" · ");
   if (told === "") return null;
   return <span className={access ? "ml-2 text-soft" : "block text-lg"}>{told}</span>;
@@ -148,7 +148,7 @@ export function OffLine({ job, one, isNow, carries, handle, onPin }: LineProps) 
         <Back off={off} />
       </div>
     );
-  const tick = one.access ? "Closed" : off?.sort === "mark" ? "Marks line up" : "Back on";
+  const tick = off?.sort === "mark" ? "Marks line up" : "Back on";
   const takesOver = off?.sort === "part" && carries.length > 0;
   const isFew = off !== undefined && off.left > 1;
   return (

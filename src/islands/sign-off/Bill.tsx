@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { JobView } from "@/core/job/log/reduce";
-import { billOf, withMarkup } from "@/core/job/sign-off/bill";
+import { billOf, partsCost, withMarkup } from "@/core/job/sign-off/bill";
 import { formatMoney, minorDigits } from "@/core/quantity/format";
 import { parseMoney } from "@/core/quantity/money";
 import type { Issue, Result } from "@/core/result";
@@ -32,7 +32,7 @@ function useBill({ job, shop }: BillProps) {
   const { currency, labourRateMinor, partsMarkupPercent, taxPercent } = shop.settings;
   const [draft, setDraft, clear] = useDraft<BillDraft>(`bill:${job.jobId}`, EMPTY);
   const digits = minorDigits(currency);
-  const cost = job.parts.reduce((sum, { priceMinor }) => sum + priceMinor, 0);
+  const cost = partsCost(job);
   const minutesText = draft.minutes ?? String(Math.round(job.secondsSpent / 60));
   const partsText = draft.parts ?? (withMarkup(cost, partsMarkupPercent) / 10 ** digits).toFixed(digits);
   const minutes = minutesText.trim() === "" ? Number.NaN : Number(minutesText.replace(",", "."));
@@ -58,6 +58,14 @@ function agreedWords({ job, shop }: BillProps): string {
     return `Agreed with the owner: ${money(job.ownerSaid.priceMinor)}.`;
   const ceiling = job.takenIn?.ceilingMinor ?? null;
   return ceiling === null ? "" : `To be rung above ${money(ceiling)}.`;
+}
+
+/** That it is more than the owner has agreed to. */
+function aboveWords({ job, shop }: BillProps): string {
+  const money = (minor: number): string => formatMoney(minor, shop.settings.currency);
+  return job.ownerSaid?.answer === "yes"
+    ? `That is above the ${money(job.ownerSaid.priceMinor ?? 0)} that the owner agreed to: ring again.`
+    : `That is above ${money(job.takenIn?.ceilingMinor ?? 0)}: the owner wanted to be asked first, and no yes is written down.`;
 }
 
 /** What the owner pays and should watch, then the line that closes the job. */
@@ -143,8 +151,7 @@ export function Bill({ job, shop }: BillProps) {
       </p>
       {bill.isAboveCeiling ? (
         <p role="status" className="mt-1 font-semibold text-brass">
-          That is above {formatMoney(job.takenIn?.ceilingMinor ?? 0, currency)}: the owner wanted to be asked
-          first, and no yes is written down.
+          {aboveWords({ job, shop })}
         </p>
       ) : null}
       <button type="submit" className="btn btn-primary btn-loud mt-3" disabled={poster.isBusy}>

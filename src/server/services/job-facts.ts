@@ -15,7 +15,7 @@ import { heldOwnerNames } from "@/server/repositories/owners";
 import type { ShopContext } from "./shop-context";
 
 /** Raised whenever facts are worked out in another way: those kept are then worked out again. */
-const FACTS_VERSION = 3;
+const FACTS_VERSION = 4;
 
 type FactsContext = Pick<ShopContext, "knowledge" | "limits">;
 

@@ -77,11 +77,11 @@ export interface JobView extends Reassembly {
   /** Prices that hold for this job, minor units, by repair; `machine` is another machine. */
   readonly prices: Readonly<Record<string, number>>;
   readonly questions: readonly (OwnerAnswer & Placed)[];
-  /** What the owner answered last; null while nothing was answered. */
+  /** What the owner answered last on this visit; null while nothing was answered. */
   readonly ownerSaid: (OwnerAnswer & Placed) | null;
   /** Parts that had to be bought, each as it stands. */
   readonly orders: readonly (OrderLinked & Placed)[];
-  /** Seconds at the bench, counted and corrected. */
+  /** Seconds at the bench on this visit, counted and corrected. */
   readonly secondsSpent: number;
   readonly timers: readonly (TimerStarted & Placed)[];
   /** Lines that stand and cannot be read any more. */
@@ -320,8 +320,16 @@ function brakeSeqOf(
   return ofKind(unstruck, "intervention").findLast(({ payload }) => payload.faultIds.some(isBrake))?.seq ?? 0;
 }
 
+/** Entries of this visit: all of them, or those since it came back. */
+function sinceBack(unstruck: readonly Entry[]): readonly Entry[] {
+  const back = lastOf(unstruck, "reopened")?.seq ?? 0;
+  return unstruck.filter(({ seq }) => seq > back);
+}
+
 function ownerSaidIn(unstruck: readonly Entry[]): JobView["ownerSaid"] {
-  const last = ofKind(unstruck, "owner-answer").findLast(({ payload }) => payload.answer !== "asked");
+  const last = ofKind(sinceBack(unstruck), "owner-answer").findLast(
+    ({ payload }) => payload.answer !== "asked",
+  );
   return last ? { ...last.payload, ...placed(last) } : null;
 }
 
@@ -368,7 +376,10 @@ export function reduceJob(jobId: number, entries: readonly Entry[], context: Job
       ofKind(unstruck, "order-linked").map((entry) => ({ ...entry.payload, ...placed(entry) })),
       ({ part }) => part,
     ),
-    secondsSpent: ofKind(unstruck, "time-spent").reduce((sum, { payload }) => sum + payload.seconds, 0),
+    secondsSpent: ofKind(sinceBack(unstruck), "time-spent").reduce(
+      (sum, { payload }) => sum + payload.seconds,
+      0,
+    ),
     timers: ofKind(unstruck, "timer-started").map((entry) => ({ ...entry.payload, ...placed(entry) })),
     unreadable: unstruck.filter(({ kind }) => kind === "unreadable").map(placed),
     ledger: entries.map(

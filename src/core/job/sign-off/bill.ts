@@ -15,15 +15,34 @@ export interface Bill {
   readonly deposit: number;
   /** Total less what was paid ahead; below zero it is given back. */
   readonly due: number;
-  /** Whether it is above what the owner was to be rung for, and nobody said yes. */
+  /** Whether it is above what the owner has agreed to. */
   readonly isAboveCeiling: boolean;
 }
 
-/** Whether the owner said yes to anything: then the ceiling was spoken of. */
-function saidYes({ ledger }: JobView): boolean {
-  return ledger.some(
-    (line) => line.kind === "owner-answer" && !line.isStruck && line.payload.answer === "yes",
-  );
+/** The most that the owner has agreed to, minor units: what was said at the door, or a yes since, with its price or without. */
+function agreedMost({ takenIn, ownerSaid }: JobView): number {
+  if (ownerSaid?.answer === "yes") return ownerSaid.priceMinor ?? Number.POSITIVE_INFINITY;
+  return takenIn?.ceilingMinor ?? Number.POSITIVE_INFINITY;
+}
+
+/** What was agreed at the door; fee and deposit were settled with the first bill where the machine came back. */
+function doorOf({ takenIn, reopened }: JobView): {
+  readonly fee: number;
+  readonly feeCounts: boolean;
+  readonly deposit: number;
+} {
+  const isFirst = reopened === null;
+  return {
+    fee: isFirst ? (takenIn?.feeMinor ?? 0) : 0,
+    feeCounts: takenIn?.feeCounts ?? true,
+    deposit: isFirst ? (takenIn?.depositMinor ?? 0) : 0,
+  };
+}
+
+/** What the parts chosen for this visit cost the shop, minor units. */
+export function partsCost({ parts, reopened }: Pick<JobView, "parts" | "reopened">): number {
+  const back = reopened?.seq ?? 0;
+  return parts.filter(({ seq }) => seq > back).reduce((sum, { priceMinor }) => sum + priceMinor, 0);
 }
 
 /** What is charged, minor units; the tax in percent of the whole. */
@@ -42,16 +61,14 @@ export interface Charged {
  * // 2600, or the fee where that is more
  */
 export function billOf(view: JobView, charged: Charged): Bill {
-  const { feeMinor = null, feeCounts = true, depositMinor = null, ceilingMinor = null } = view.takenIn ?? {};
+  const { fee, feeCounts, deposit } = doorOf(view);
   const { labourMinor: labour, partsMinor: parts, isFree } = charged;
-  const fee = feeMinor ?? 0;
   const work = labour + parts;
   const full = feeCounts ? Math.max(work, fee) : work + fee;
   const discount = Math.min(charged.discountMinor, full);
   const net = isFree ? 0 : full - discount;
   const tax = Math.round((net * charged.taxPercent) / 100);
   const total = net + tax;
-  const deposit = depositMinor ?? 0;
   return {
     labour,
     parts,
@@ -63,7 +80,7 @@ export function billOf(view: JobView, charged: Charged): Bill {
     total,
     deposit,
     due: total - deposit,
-    isAboveCeiling: ceilingMinor !== null && total > ceilingMinor && !saidYes(view),
+    isAboveCeiling: total > agreedMost(view),
   };
 }
 

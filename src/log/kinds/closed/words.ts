@@ -1,3 +1,3 @@
 import type { KindWords } from "../../kind-words";
 
-export const words: KindWords<"closed"> = ({ access }) => `Closed: ${access}`;
+export const words: KindWords<"closed"> = ({ access }) => `Back on: ${access}`;

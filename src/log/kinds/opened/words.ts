@@ -1,3 +1,3 @@
 import type { KindWords } from "../../kind-words";
 
-export const words: KindWords<"opened"> = ({ access }) => `Opened: ${access}`;
+export const words: KindWords<"opened"> = ({ access }) => `Off: ${access}`;
