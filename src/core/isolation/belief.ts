@@ -53,25 +53,59 @@ export function courseOf(
   return { plan: planOf(model, interventions, isPowered), found };
 }
 
-/** Weight of each path, with all that was found on its way. */
-export function pathWeights(model: Model, { states, weights, epochs }: AllPaths, { found }: Course) {
-  const product = weights.slice();
-  found.forEach((here, epoch) => {
-    for (const { answer, move, power } of here) {
-      // Many paths lead through the same few states.
-      const known: number[] = [];
-      for (let path = 0; path < product.length; path += 1) {
-        const state = states[path * epochs + epoch] ?? 0;
-        let one = known[state];
-        if (one === undefined) {
-          one = likelihoodOf(model, move, answer, state) ** power;
-          known[state] = one;
-        }
-        product[path] = (product[path] ?? 0) * one;
-      }
+/** Multiplies the weight of each path by what one answer says on its way. */
+function weigh(model: Model, { states, epochs }: AllPaths, product: Float64Array, placed: Placed): void {
+  const { answer, move, power } = placed;
+  // Many paths lead through the same few states.
+  const known: number[] = [];
+  for (let path = 0; path < product.length; path += 1) {
+    const state = states[path * epochs + answer.epoch] ?? 0;
+    let one = known[state];
+    if (one === undefined) {
+      one = likelihoodOf(model, move, answer, state) ** power;
+      known[state] = one;
     }
-  });
+    product[path] = (product[path] ?? 0) * one;
+  }
+}
+
+/** Weight of each path, with all that was found on its way. */
+export function pathWeights(model: Model, paths: AllPaths, { found }: Course): Float64Array {
+  const product = paths.weights.slice();
+  for (const placed of found.flat()) weigh(model, paths, product, placed);
   return product;
+}
+
+/** Sums of the weights of the paths of each hypothesis, in their own order. */
+function byHypothesis(model: Model, { begins }: AllPaths, weights: Float64Array): Float64Array {
+  return Float64Array.from(model.hypotheses.all, (_, index) => {
+    let sum = 0;
+    for (let path = begins[index] ?? 0; path < (begins[index + 1] ?? 0); path += 1) sum += weights[path] ?? 0;
+    return sum;
+  });
+}
+
+/** Likelihoods after work as answers are added at the end: what was weighed before is not weighed again. */
+export function growingLikelihoods(
+  model: Model,
+): (answers: readonly Answer[], interventions: readonly Intervention[]) => Float64Array {
+  let last: { key: string; placed: readonly Placed[]; weights: Float64Array } | undefined;
+  return (answers, interventions) => {
+    const found = answers.filter((answer) => !isTold(model, answer));
+    const { plan, found: byEpoch } = courseOf(model, found, interventions);
+    const placed = byEpoch.flat();
+    const paths = keptPaths(model, plan);
+    const isSame = (one: Placed): boolean =>
+      placed.some(({ answer, power }) => answer === one.answer && power === one.power);
+    const before = last?.key === plan.key && last.placed.every(isSame) ? last : undefined;
+    const weights = before?.weights ?? paths.weights.slice();
+    for (const one of placed)
+      if (!before?.placed.some(({ answer }) => answer === one.answer)) weigh(model, paths, weights, one);
+    last = { key: plan.key, placed, weights };
+    const words = toldFactors(model, answers);
+    const product = byHypothesis(model, paths, weights);
+    return words ? product.map((one, index) => one * (words[index] ?? 0)) : product;
+  };
 }
 
 /** Likelihood of all that was found under one hypothesis. */
@@ -100,13 +134,7 @@ export function capped(told: Float64Array, most: number): Float64Array {
 /** The same for all hypotheses, in their own order. */
 function afterWork(model: Model, course: Course): Float64Array {
   const paths = keptPaths(model, course.plan);
-  const weights = pathWeights(model, paths, course);
-  return Float64Array.from(model.hypotheses.all, (_, index) => {
-    let sum = 0;
-    for (let path = paths.begins[index] ?? 0; path < (paths.begins[index + 1] ?? 0); path += 1)
-      sum += weights[path] ?? 0;
-    return sum;
-  });
+  return byHypothesis(model, paths, pathWeights(model, paths, course));
 }
 
 /**
@@ -157,8 +185,12 @@ export function posterior(
   answers: readonly Answer[],
   interventions: readonly Intervention[],
 ): Float64Array | undefined {
+  return posteriorOf(model, likelihoods(model, answers, interventions));
+}
+
+/** Posterior from the likelihood of each hypothesis; overwrites them. */
+export function posteriorOf(model: Model, weights: Float64Array): Float64Array | undefined {
   const { all } = model.hypotheses;
-  const weights = likelihoods(model, answers, interventions);
   let sum = 0;
   for (let index = 0; index < weights.length; index += 1) {
     weights[index] = (weights[index] ?? 0) * (all[index]?.prior ?? 0);

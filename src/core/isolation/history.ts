@@ -1,4 +1,4 @@
-import { capped, isTold, posterior } from "./belief";
+import { capped, growingLikelihoods, isTold, posteriorOf } from "./belief";
 import type { Answer, Intervention } from "./evidence";
 import type { AnswerLikelihoods } from "./explain";
 import type { Model } from "./model";
@@ -37,8 +37,7 @@ function linesOf(answers: readonly Answer[]): number[] {
 
 /**
  * The likeliest roots before any answer and after each line of the log, so that it can be seen what turned suspicion.
- * Chances are those that a root is among what is wrong. Work grows with lines times hypotheses; after interventions each
- * line is worked out anew.
+ * Chances are those that a root is among what is wrong. Work grows with lines times hypotheses, or their paths.
  */
 export function historyOf(
   model: Model,
@@ -48,20 +47,19 @@ export function historyOf(
   const answers = perAnswer.map(({ answer }) => answer);
   const priors = Float64Array.from(model.hypotheses.all, ({ prior }) => prior);
   const first: Standpoint = { seq: 0, leading: leadingIn(model, normal(priors)) };
-  if (interventions.length > 0)
+  if (interventions.length > 0) {
+    const likelihoodsOf = growingLikelihoods(model);
     return [
       first,
       ...linesOf(answers).flatMap((seq): Standpoint[] => {
         const upTo = answers.slice(0, answers.findLastIndex((answer) => answer.seq === seq) + 1);
         const epoch = Math.max(...upTo.map((answer) => answer.epoch));
-        const belief = posterior(
-          model,
-          upTo,
-          interventions.filter((one) => one.epoch <= epoch),
-        );
+        const done = interventions.filter((one) => one.epoch <= epoch);
+        const belief = posteriorOf(model, likelihoodsOf(upTo, done));
         return belief ? [{ seq, leading: leadingIn(model, belief) }] : [];
       }),
     ];
+  }
   const found = priors.slice();
   const told = new Float64Array(priors.length).fill(1);
   const after = linesOf(answers).map((seq): Standpoint => {
