@@ -107,6 +107,27 @@ const CHECKED: readonly Line[] = ["look-and-cord", "earth-continuity", "insulati
   check(id),
 ]);
 
+describe("the line of a plate", () => {
+  const value = (name: string) => (screen.getByRole("textbox", { name }) as HTMLInputElement).value;
+
+  it("fills the fields as it is typed, and gives back what they held when it comes to say less", () => {
+    render(<NewJobScreen shop={SHOP} />);
+    type("Volts", "110");
+    type("The plate in one line", "230 V 50 Hz");
+    expect([value("Volts"), value("Hertz")]).toEqual(["230", "50"]);
+    type("The plate in one line", "3.4 A");
+    expect([value("Volts"), value("Hertz"), value("Amps")]).toEqual(["110", "", "3.4"]);
+  });
+
+  it("a kind of motor that is usual for such a machine is one tap, and nobody's guess", () => {
+    render(<NewJobScreen shop={SHOP} />);
+    type("Machine", "Hedge trimmer");
+    expect((screen.getByLabelText("Kind of motor") as HTMLSelectElement).value).toBe("not-known");
+    fireEvent.click(screen.getByRole("button", { name: "Universal, brushed" }));
+    expect((screen.getByLabelText("Kind of motor") as HTMLSelectElement).value).toBe("universal");
+  });
+});
+
 describe("made safe", () => {
   const show = (change: object, ...lines: readonly Line[]) => {
     const job = jobOf("split-phase", [["bench-state", OUT], ...CHECKED, ...lines], change);
@@ -174,5 +195,39 @@ describe("made safe", () => {
     expect(alerts).toContain("the guidance ends here");
     expect(screen.queryByTestId("drain-time")).toBeNull();
     expect(screen.queryByLabelText(/^Volts read across/)).toBeNull();
+  });
+
+  it("what can hurt is seen to before a cover comes off, and several in one tap", async () => {
+    const bodies = show({ hazards: ["weight", "dust", "blades"] });
+    const hurt = within(screen.getByRole("region", { name: "What else can hurt" }));
+    expect(hurt.getByRole("button", { name: "The blades are blocked" })).toBeTruthy();
+    fireEvent.click(hurt.getByRole("button", { name: "All 2 seen to" }));
+    await vi.waitFor(() =>
+      expect(payloads(bodies, "bench-state")).toEqual([
+        { event: "seen-to", id: "weight" },
+        { event: "seen-to", id: "dust" },
+      ]),
+    );
+  });
+
+  it("a cover is one tap, and what comes off with it is offered at once", () => {
+    show({ machine: "Floor polisher" }, ["opened", { access: "terminal cover", is: "terminal-cover" }]);
+    const charge = within(screen.getByRole("region", { name: "Is anything charged?" }));
+    fireEvent.click(charge.getByRole("button", { name: /look|change/ }));
+    expect(charge.getByRole("button", { name: "Capacitor cover off" })).toBeTruthy();
+    expect(charge.queryByRole("button", { name: "Terminal cover off" })).toBeNull();
+    expect(charge.getByRole("button", { name: "Back on: terminal cover" })).toBeTruthy();
+    expect(charge.getByText("What came off with it")).toBeTruthy();
+  });
+
+  it("the number hangs on the machine straight after the door, and not later", () => {
+    show({});
+    expect(screen.queryByTestId("hang-tag")).toBeNull();
+    cleanup();
+    $job.set(null);
+    const job = jobOf("split-phase", [["note", { text: "at the door" }]]);
+    posted(job);
+    render(<MakeSafeScreen job={job} shop={SHOP} />);
+    expect(screen.getByTestId("hang-tag").textContent).toContain(String(job.jobId));
   });
 });

@@ -8,6 +8,7 @@ import { GET as getJob } from "@/pages/api/jobs/[id]/index";
 import { GET as findJobs, POST as takeIn } from "@/pages/api/jobs/index";
 import { countJobs } from "@/server/queries/jobs";
 import { call, draft, openShop, takeInBody } from "./shop";
+import { CARDER } from "./shop-machine";
 
 let shop: Awaited<ReturnType<typeof openShop>>;
 beforeAll(async () => {
@@ -89,6 +90,23 @@ describe("taking a machine in", () => {
       ).toContain(id);
     }
     expect((await call(findJobs, { query: "?find=nothing-like-it" })).body).toEqual({ jobs: [] });
+  });
+});
+
+describe("a machine that was here before", () => {
+  const built = (id: string, stations: readonly string[]) => post(id, draft(2, "built", { stations }));
+  const stationsOf = async (id: string) => (await call<JobView>(getJob, { params: { id } })).body.stations;
+  const from = (jobId: string, change: object = {}) => ({
+    takenIn: { ...CARDER, from: { jobId: Number(jobId), as: "same" }, ...change },
+  });
+
+  it("brings what it is built from, but not into another kind of motor", async () => {
+    const earlier = await newJob();
+    const kept = await built(earlier, ["supply", "board", "windings"]);
+    expect(kept.status).toBe(200);
+    expect(await stationsOf(await newJob(from(earlier)))).toEqual(["supply", "board", "windings"]);
+    expect(await stationsOf(await newJob(from(earlier, { family: "universal" })))).toBeNull();
+    expect(await stationsOf(await newJob())).toBeNull();
   });
 });
 

@@ -1,8 +1,8 @@
 import type { JobView } from "@/core/job/log/reduce";
 
-/** Straight after the door: the number that hangs on the machine, written on tape or printed. Gone with the first line after it. */
+/** Straight after the door: the number that hangs on the machine, written on tape or printed. Gone once work begins. */
 export function HangTag({ job }: { readonly job: JobView }) {
-  if (job.ledger.some(({ stage }) => stage !== "take-in")) return null;
+  if (job.ledger.some(({ kind }) => kind === "bench-state" || kind === "reading")) return null;
   return (
     <p className="mb-3 flex flex-wrap items-center gap-x-4" data-testid="hang-tag">
       <span>
