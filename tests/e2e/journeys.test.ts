@@ -1,6 +1,7 @@
 import { expect } from "@playwright/test";
 import { test } from "./demo-shop";
 import { Hand, isolate, type Truth } from "./hand";
+import { expectStateReadable } from "./readable";
 import { runShop } from "./server";
 
 /** Two thirds of the 60, 49 and 44 taps that these jobs took before one next step led through them. */
@@ -112,6 +113,9 @@ test("on a phone, with fingers alone: a hand tool whose cord breaks at the entry
   await hand.tap("Take it in");
   await page.waitForURL("**/make-safe");
 
+  await hand.tap("Find a job, read a marking");
+  await expectStateReadable(page, "the type line on a phone");
+  await hand.tap("Close");
   await hand.tap("Out, plug in sight");
   await hand.tap("Sound");
   await hand.figure("50MΩ");
@@ -188,6 +192,7 @@ test("on a desk: a noisy machine of no known kind, whose owner says no", async (
   await page.waitForURL("**/isolate");
   await isolate(hand, ROUGH_BEARING);
   await expect(page.getByTestId("owner-card")).toContainText("Ring the owner: it comes to about");
+  await expectStateReadable(page, "the owner is to be rung");
   await hand.tap("Said no");
   await hand.tap(/^Hand it back unrepaired/);
   await hand.next(/^Hand it back/);
@@ -216,6 +221,7 @@ const STIFF_LOAD: Truth = {
   "Turn the load alone": async (hand) => {
     await hand.tap("It is off");
     await hand.tap(/^What came off with it/);
+    await expectStateReadable(hand.page, "what came off with the belt");
     await hand.tap("Off: cross");
     await hand.answer("Stiff");
   },

@@ -42,6 +42,7 @@ function Card({ job, move, shop }: CardProps) {
       isOwnChoice={false}
       first={undefined}
       before={undefined}
+      onStay={() => undefined}
     />
   );
 }

@@ -5,7 +5,7 @@ import { type CapacitorMark, parseCapacitorMark } from "@/core/markings/capacito
 import { type NameplateLine, parseNameplate } from "@/core/nameplate/type-line";
 import { request } from "../state/api";
 import type { JobHit } from "../words/job-hit";
-import { JobAnswers, MarkAnswer, PlateAnswer, Takes, ToolAnswers } from "./TypeLineAnswers";
+import { JobAnswers, MarkSaid, MarkWays, PlateSaid, PlateWays, Takes, ToolAnswers } from "./TypeLineAnswers";
 import { useToolList } from "./use-tool-list";
 
 const WAIT_MS = 150;
@@ -60,35 +60,36 @@ function useSlash(field: RefObject<HTMLInputElement | null>): void {
   }, [field]);
 }
 
-/** What the line knows of what is typed. */
-function Answers({ typed, jobId }: { readonly typed: string; readonly jobId: number | undefined }) {
+interface AnswersProps {
+  readonly typed: string;
+  readonly jobId: number | undefined;
+  readonly isOpen: boolean;
+}
+
+/** What the line knows of what is typed: in words, and as ways on. */
+function Answers({ typed, jobId, isOpen }: AnswersProps) {
   const hits = useJobHits(typed);
-  const list = useToolList(true);
+  const list = useToolList(isOpen);
   const words = typed.trim().toLowerCase();
-  if (words === "") return <Takes />;
   const mark = understood(typed);
   const plate = mark ? undefined : understoodPlate(typed);
-  const tools = list.filter(({ title }) => title.toLowerCase().includes(words));
+  const tools = words === "" ? [] : list.filter(({ title }) => title.toLowerCase().includes(words));
   const hasAnswer = mark !== undefined || plate !== undefined || hits.length > 0 || tools.length > 0;
+  const check = list.find(({ takesMarking }) => takesMarking === MARKING)?.id;
   return (
     <>
-      {mark ? (
-        <MarkAnswer
-          mark={mark}
-          typed={typed}
-          toolId={list.find(({ takesMarking }) => takesMarking === MARKING)?.id}
-          jobId={jobId}
-        />
+      {words !== "" && !hasAnswer ? (
+        <p className="px-3 pt-3 font-semibold">Nothing here by that name.</p>
       ) : null}
-      {plate ? <PlateAnswer plate={plate} typed={typed} jobId={jobId} /> : null}
-      <JobAnswers hits={hits} />
-      <ToolAnswers tools={tools} />
-      {hasAnswer ? null : (
-        <>
-          <p className="px-3 pt-3 font-semibold">Nothing here by that name.</p>
-          <Takes />
-        </>
-      )}
+      {hasAnswer ? null : <Takes />}
+      {mark ? <MarkSaid mark={mark} /> : null}
+      {plate ? <PlateSaid plate={plate} /> : null}
+      <Command.List hidden={!hasAnswer}>
+        {mark && check ? <MarkWays typed={typed} toolId={check} jobId={jobId} /> : null}
+        {plate ? <PlateWays typed={typed} jobId={jobId} /> : null}
+        <JobAnswers hits={hits} />
+        <ToolAnswers tools={tools} />
+      </Command.List>
     </>
   );
 }
@@ -106,6 +107,8 @@ export function TypeLine({ jobId }: { readonly jobId?: number | undefined }) {
       label="Type what the part says"
       className={`relative w-full md:w-[300px] ${sheet}`}
       onKeyDown={(event) => event.key === "Escape" && field.current?.blur()}
+      // A press on an answer must not take the focus from the line before it is heard.
+      onMouseDown={(event) => event.target !== field.current && event.preventDefault()}
     >
       <div className="flex gap-2">
         <div className="flex min-h-11 min-w-0 flex-1 items-center gap-2 rounded-[3px] border border-ring bg-sheet md:px-3">
@@ -134,13 +137,13 @@ export function TypeLine({ jobId }: { readonly jobId?: number | undefined }) {
           </button>
         ) : null}
       </div>
-      <Command.List
+      {/* The list that the line names must be there while it is shut, too. */}
+      <div
         hidden={!isOpen}
         className="right-0 z-20 mt-1 w-full overflow-y-auto rounded-[3px] border border-ring bg-sheet max-md:max-h-[80dvh] md:absolute md:max-h-[70vh] md:w-[430px]"
-        onMouseDown={(event) => event.preventDefault()}
       >
-        {isOpen ? <Answers typed={typed} jobId={jobId} /> : null}
-      </Command.List>
+        <Answers typed={isOpen ? typed : ""} jobId={jobId} isOpen={isOpen} />
+      </div>
     </Command>
   );
 }

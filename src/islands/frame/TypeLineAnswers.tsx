@@ -4,7 +4,7 @@ import type { NameplateLine } from "@/core/nameplate/type-line";
 import type { ToolCard } from "@/core/tools/tool";
 import { hitWords, type JobHit } from "../words/job-hit";
 
-export const ITEM =
+const ITEM =
   "flex min-h-11 cursor-pointer flex-wrap items-center gap-x-3 px-3 py-2 data-[selected=true]:bg-neck";
 
 const UNDERSTOOD: readonly string[] = [
@@ -60,47 +60,37 @@ function Way({ value, path, children }: ItemProps) {
   );
 }
 
-/** A capacitor's marking: what it says, and the tool that a reading is held against it with. */
-export function MarkAnswer({
-  mark,
-  typed,
-  toolId,
-  jobId,
-}: {
-  readonly mark: CapacitorMark;
-  readonly typed: string;
-  readonly toolId: string | undefined;
-  readonly jobId: number | undefined;
-}) {
+/** What a capacitor's marking says. */
+export function MarkSaid({ mark }: { readonly mark: CapacitorMark }) {
   const part =
     mark.role === "not-known" ? "start or run not known: see where its wire goes" : `${mark.role} capacitor`;
+  return <Said rows={[...mark.understood, { text: "Part", meaning: part }]} />;
+}
+
+interface WaysProps {
+  readonly typed: string;
+  readonly jobId: number | undefined;
+}
+
+/** The tool that a reading is held against a marking with. */
+export function MarkWays({ typed, toolId, jobId }: WaysProps & { readonly toolId: string }) {
   const at = jobId ? `/jobs/${jobId}/measure` : `/tools/${toolId}`;
   return (
-    <>
-      <Said rows={[...mark.understood, { text: "Part", meaning: part }]} />
-      {toolId ? (
-        <Way value="check" path={`${at}?mark=${encodeURIComponent(typed)}`}>
-          Check a reading against it{jobId ? ` in job ${jobId}` : ""}
-        </Way>
-      ) : null}
-    </>
+    <Way value="check" path={`${at}?mark=${encodeURIComponent(typed)}`}>
+      Check a reading against it{jobId ? ` in job ${jobId}` : ""}
+    </Way>
   );
 }
 
-/** A plate: what it says, and the machine it may belong to. */
-export function PlateAnswer({
-  plate,
-  typed,
-  jobId,
-}: {
-  readonly plate: NameplateLine;
-  readonly typed: string;
-  readonly jobId: number | undefined;
-}) {
+export function PlateSaid({ plate }: { readonly plate: NameplateLine }) {
+  return <Said rows={plate.understood} />;
+}
+
+/** The machine that a plate may belong to. */
+export function PlateWays({ typed, jobId }: WaysProps) {
   const line = `plate=${encodeURIComponent(typed)}`;
   return (
     <>
-      <Said rows={plate.understood} />
       {jobId ? (
         <Way value="plate-here" path={`/jobs/${jobId}/take-in?${line}`}>
           Put it on the plate of job {jobId}

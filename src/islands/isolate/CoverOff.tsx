@@ -11,10 +11,12 @@ interface CoverProps {
   readonly screen: JobScreen;
   readonly shop: Shop;
   readonly move: Move;
+  /** The cover is off: this is what is being done. */
+  onOpened(): void;
 }
 
 /** The cover that a move needs off: one tap says that it is, and what comes off with it is written down at once. */
-export function CoverOff({ screen, shop, move }: CoverProps) {
+export function CoverOff({ screen, shop, move, onOpened }: CoverProps) {
   const { job } = screen;
   const { post, problem, isBusy } = usePost(job.jobId);
   const access = shop.access.find(({ id }) => id === move.access);
@@ -29,9 +31,11 @@ export function CoverOff({ screen, shop, move }: CoverProps) {
         type="button"
         className="btn btn-outline"
         disabled={isBusy}
-        onClick={() =>
-          void post({ kind: "opened", stage: "isolate", payload: { access: name, is: access.id } })
-        }
+        onClick={() => {
+          // With the cover off other moves cost less: the card must not change under the hand that took it off.
+          onOpened();
+          void post({ kind: "opened", stage: "isolate", payload: { access: name, is: access.id } });
+        }}
       >
         It is off
       </button>

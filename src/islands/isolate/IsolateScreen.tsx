@@ -182,7 +182,7 @@ function useStood(advised: string | undefined, isSettled: boolean): string | und
 
 function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
   const [station, setStation] = useState<string | undefined>(undefined);
-  const { own, open, card } = useOwnMove();
+  const { own, open, stay, card } = useOwnMove();
   const near = new Set(
     knowledge.faults
       .filter((fault) => fault.station === station)
@@ -238,6 +238,7 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
               shop={shop}
               knowledge={knowledge}
               move={move}
+              onStay={() => stay(move.id)}
               rated={isolation.moves.find(({ moveId }) => moveId === move.id)}
               isRaised={isolation.isTierRaised}
               isOwnChoice={own === move.id && isolation.moves[0]?.moveId !== move.id}

@@ -202,6 +202,8 @@ export function NextMove(
     readonly first: RatedMove | undefined;
     /** What it asks before the part is ordered. */
     readonly before: string | undefined;
+    /** Work on it has begun. */
+    onStay(): void;
   },
 ) {
   const { move, screen, isRaised, isOwnChoice, before } = props;
@@ -246,7 +248,7 @@ export function NextMove(
         </p>
       ) : null}
       <Facts {...props} />
-      {isReady ? <CoverOff screen={screen} shop={props.shop} move={move} /> : null}
+      {isReady ? <CoverOff screen={screen} shop={props.shop} move={move} onOpened={props.onStay} /> : null}
       <MakeReady screen={screen} move={move}>
         {tool ? (
           <ToolReading key={`${tool.id}:${move.id}`} {...props} toolId={tool.id} />

@@ -5,6 +5,8 @@ import { bringIntoView, useAnchor } from "../frame/anchor";
 export function useOwnMove(): {
   readonly own: string | undefined;
   open(moveId: string): void;
+  /** Its card stays, whatever is advised meanwhile. */
+  stay(moveId: string): void;
   readonly card: RefObject<HTMLDivElement | null>;
 } {
   const [own, setOwn] = useState<string | undefined>(undefined);
@@ -21,5 +23,5 @@ export function useOwnMove(): {
   useEffect(() => {
     if (opened > 0) bringIntoView(card.current);
   }, [opened]);
-  return { own, open, card };
+  return { own, open, stay: setOwn, card };
 }

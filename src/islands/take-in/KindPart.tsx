@@ -58,7 +58,7 @@ export function KindPart({ form, shop }: PartProps) {
       </Field>
       {usual && kind ? (
         <p className="-mt-2 flex flex-wrap items-center gap-3">
-          <span className="text-soft">Usual for a {inSentence(kind.label)}:</span>
+          <span className="text-soft">Usual ({inSentence(kind.label)}):</span>
           <button
             type="button"
             className="btn btn-outline"
