@@ -115,9 +115,9 @@ function awaitPart({ orders }: Standing, context: StepContext): NextStep | undef
   };
 }
 
-/** The first thing that keeps hands out, as far as this screen knows. */
+/** The first thing that keeps hands out, blades that turn with the shaft among it, as far as this screen knows. */
 function firstGap(view: Standing, { isPlugFresh, now, limits }: StepContext): BenchGap | undefined {
-  return gapsFor(asSeen(view.bench, isPlugFresh), "hands-inside", view.machine, now, limits)[0];
+  return gapsFor(asSeen(view.bench, isPlugFresh), "turning-inside", view.machine, now, limits)[0];
 }
 
 /** The part of Make safe in which a gap is settled. */
@@ -126,8 +126,8 @@ function partOf(gap: BenchGap): string {
   return isHoldable(gap) ? "hazards" : "charge";
 }
 
-function makeSafe(gap: BenchGap): NextStep {
-  return step("make-safe", "now/make-safe", { gap }, partOf(gap));
+function makeSafe({ machine }: Standing, gap: BenchGap): NextStep {
+  return step("make-safe", "now/make-safe", { gap, connection: machine.connection }, partOf(gap));
 }
 
 /** Whether it is asked first what feeds the machine: nobody has said it, as far as this screen knows. */
@@ -229,7 +229,7 @@ function repairStep(view: Standing, whole: Standing, context: StepContext): Next
     const awaited = awaitPart(view, context);
     if (awaited) return awaited;
     const gap = firstGap(view, context);
-    if (gap !== undefined) return makeSafe(gap);
+    if (gap !== undefined) return makeSafe(view, gap);
     return step("put-back", "now/fit", { label: decision.label }, "repair");
   }
   const left = stillOff(view).length + view.bench.opened.length;
@@ -264,7 +264,7 @@ function doable(whole: Standing, context: StepContext): NextStep {
   // Once the search has begun with the plug out they wait for the power that asks for them.
   if (owed.length > 0 && !isUnderWay && !isBegun)
     return isFeedAsked(view, gap)
-      ? makeSafe(gap)
+      ? makeSafe(view, gap)
       : step("make-safe", "now/dead-checks", { left: owed.length }, "checks");
   if (view.takenIn?.family === "not-known") return step("isolate", "now/family");
   const repair = repairStep(view, whole, context);
@@ -274,7 +274,7 @@ function doable(whole: Standing, context: StepContext): NextStep {
   const toRead = unread(view, context);
   if (!toRead && view.readings.length > 0) return step("isolate", "now/measured");
   if (!toRead || isBegun || gap === undefined) return step("isolate", "now/isolate");
-  return makeSafe(gap);
+  return makeSafe(view, gap);
 }
 
 /** The one thing a machine waits for: a check that fell due, the owner, a timer, else what can be done this minute. */

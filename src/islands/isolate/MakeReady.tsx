@@ -33,6 +33,7 @@ const BENCH_TITLES: Readonly<Record<BenchGap, string>> = {
 };
 
 function titleOf(gap: BenchGap, screen: JobScreen): string {
+  if (gap === "plug" && screen.job.machine.connection === "fixed") return "First: is it isolated?";
   const isIn = gap === "plug" && screen.bench.plug === "plugged-in";
   return isIn ? "First: pull the plug" : BENCH_TITLES[gap];
 }

@@ -37,8 +37,7 @@ const STEPS: ReadonlyMap<string, Words> = new Map(
     gone: (step) => SIGN_OFF_WORDS[param(step, "word") as keyof typeof SIGN_OFF_WORDS] ?? "",
     "now/isolate": () => "Find the fault: the next move waits",
     "now/measured": () => "What was read is good: look further",
-    "now/make-safe": (step) =>
-      `Make safe: ${BENCH_GAP_WORDS[param(step, "gap") as BenchGap] ?? "plug and charge"}`,
+    "now/make-safe": (step) => `Make safe: ${safeWords(step)}`,
     "wait/owner": (step, zone) =>
       `Owner, asked ${formatInstant(param(step, "since"), zone)}: ${param(step, "question")}`,
     "now/owner-no": () => "The owner said no",
@@ -62,6 +61,19 @@ const STEPS: ReadonlyMap<string, Words> = new Map(
 
 function endWords(step: NextStep): string {
   return OWNER_END_WORDS[param(step, "leadsTo") as keyof typeof OWNER_END_WORDS] ?? "";
+}
+
+const gapOf = (step: NextStep): BenchGap => param(step, "gap") as BenchGap;
+
+/** What is wired in has no plug to speak of. */
+function isWiredIn(step: NextStep): boolean {
+  return gapOf(step) === "plug" && param(step, "connection") === "fixed";
+}
+
+function safeWords(step: NextStep): string {
+  return isWiredIn(step)
+    ? "isolate it, and read it dead"
+    : (BENCH_GAP_WORDS[gapOf(step)] ?? "plug and charge");
 }
 
 const SAFE_ACTIONS: Readonly<Record<BenchGap, string>> = {
@@ -100,7 +112,8 @@ const ACTIONS: ReadonlyMap<string, (step: NextStep) => string> = new Map(
     gone: () => "The owner's sheet",
     "now/isolate": () => "Find the fault",
     "now/measured": () => "Look further",
-    "now/make-safe": (step) => SAFE_ACTIONS[param(step, "gap") as BenchGap] ?? "Make it safe",
+    "now/make-safe": (step) =>
+      isWiredIn(step) ? "Isolate it" : (SAFE_ACTIONS[gapOf(step)] ?? "Make it safe"),
     "wait/owner": () => "Write down the answer",
     "now/owner-no": () => "Say what then",
     "now/ask-owner": () => "Ring the owner",
