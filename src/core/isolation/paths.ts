@@ -148,6 +148,19 @@ function comeBack(model: Model, branches: readonly Branch[]): Branch[] {
   });
 }
 
+/**
+ * Share of a hypothesis below which a way is not followed: work upon work that fails and leaves something behind each time
+ * makes more ways than can be weighed, all of them together next to nothing.
+ */
+const LEAST_FOLLOWED = 1e-7;
+
+/** The ways worth following, their weights as one again. */
+function followed(branches: readonly Branch[]): Branch[] {
+  const kept = branches.filter(({ weight }) => weight >= LEAST_FOLLOWED);
+  const sum = kept.reduce((total, { weight }) => total + weight, 0);
+  return kept.map((branch) => ({ ...branch, weight: branch.weight / sum }));
+}
+
 /** Those that went through the same states, with the same still to come, are one. */
 function merged(branches: readonly Branch[]): Branch[] {
   const found = new Map<string, Branch>();
@@ -170,7 +183,7 @@ export function pathsOf(model: Model, { faults, kind }: Hypothesis, plan: Plan):
       ...branch,
       states: [...branch.states, stateWith(model.table, branch.faults, kind)],
     }));
-    if (done.length > 0) branches = merged(branches);
+    if (done.length > 0) branches = followed(merged(branches));
   });
   return branches;
 }

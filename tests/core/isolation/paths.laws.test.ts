@@ -22,7 +22,7 @@ const model = modelFrom(
 );
 const { all } = model.hypotheses;
 const faultIds = [...new Set(faults.map(({ id }) => id))];
-const RUNS = { numRuns: 25 };
+const RUNS = { numRuns: 15 };
 
 const anyWork: fc.Arbitrary<Intervention[]> = fc
   .array(
