@@ -42,6 +42,7 @@ export class Hand {
   }
 
   private async press(target: Locator): Promise<void> {
+    await this.page.waitForFunction(() => document.querySelector("astro-island[ssr]") === null);
     await this.wayOnInSight();
     await expect(target).toBeEnabled();
     await (this.isTouch ? target.tap() : target.click());

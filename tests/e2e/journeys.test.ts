@@ -44,6 +44,7 @@ test("on a desk: a capacitor-start motor that hums, from the door to the letter"
   await hand.enter();
   await hand.write("Volts read across it, direct", "0.3");
   await hand.enter();
+  await expect(page.getByTestId("bench-state")).toContainText("0.3 V, read once");
   await hand.tap("The clip stays on");
   await hand.next(/^Find the fault/);
   await page.waitForURL("**/isolate");

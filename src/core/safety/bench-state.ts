@@ -7,7 +7,7 @@ import type { EnergyEvent } from "./energy-event";
 export type Plug = "not-known" | "plugged-in" | "unplugged" | "isolated";
 export type PlugEvidence = "plug-in-sight" | "plug-in-pocket" | "plug-tagged" | "cord-off-machine";
 
-/** What was read on one part that can hold charge. A clip that stays on does not lapse. */
+/** What was read on one part that can hold charge. A clip that stays on does not lapse; volts read under it do. */
 export interface StoredItem {
   readonly id: StoreId;
   readonly volts?: number | undefined;
@@ -206,6 +206,8 @@ function storedVolts(
       recheckAfter: later(at, limitOf(limits, row).value),
       deadSince: isDead ? (before?.deadSince ?? at) : undefined,
       needsTwo: event.dielectric !== "film",
+      // Nobody said that the clip came off: it is asked for before power, while the hands go by the volts alone.
+      clip: before?.clip,
     }),
     wasCharged: state.wasCharged || !isDead,
   };
@@ -317,7 +319,7 @@ export function chargeState(state: BenchState, id: StoreId, now: string, limits:
   const item = state.stored.find((one) => one.id === id);
   if (!item) return "not-read";
   if (item.none !== undefined) return "none";
-  if (item.clip) return "clip";
+  if (item.clip && item.volts === undefined) return "clip";
   if (item.volts === undefined) return "cannot";
   if (Math.abs(item.volts) > limitOf(limits, "safe-to-work-volts").value) return "charged";
   if (item.recheckAfter !== undefined && now >= item.recheckAfter) return "lapsed";

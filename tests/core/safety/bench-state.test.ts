@@ -251,6 +251,18 @@ describe("what lapses", () => {
     );
   });
 
+  it("volts read under a clip count by themselves, and the clip still comes off before power", () => {
+    const clip = { event: "stored-clip", id: "start" } as const;
+    const read = volts(0.3, "electrolytic");
+    const item = (...events: BenchEvent[]) =>
+      stateAfter(CARDER, OUT, ...events).stored.find(({ id }) => id === "start");
+    expect(item(clip, read)).toMatchObject({ clip: true, volts: 0.3 });
+    expect(item(read, clip)).toMatchObject({ clip: true });
+    expect(item(read, clip)?.volts).toBeUndefined();
+    expect(chargeState(stateAfter(CARDER, OUT, clip, read), "start", T0, LIMITS)).toBe("once");
+    expect(stateAfter(CARDER, OUT, clip, read, { event: "clips-off" }).stored).toEqual([]);
+  });
+
   it("a clip left on does not lapse", () => {
     const state = stateAfter(CARDER, OUT, { event: "stored-clip", id: "start" });
     expect(gapsFor(state, "hands-inside", CARDER, minutes(600), LIMITS)).toEqual([]);
