@@ -134,3 +134,43 @@ export async function isolate(hand: Hand, truth: Truth): Promise<string[]> {
   }
   return made;
 }
+
+/** From the Bench to the form at the door. */
+export async function toTheDoor(hand: Hand, address: string): Promise<void> {
+  await hand.page.goto(address);
+  await hand.tap("Take in a machine");
+  await hand.page.waitForURL("**/jobs/new");
+}
+
+/** From the search to the work: the first route is taken, its repair done. */
+export async function decideAndDo(hand: Hand, done: string): Promise<void> {
+  await hand.next(/^Decide what to do/);
+  await hand.page.waitForURL("**/decide");
+  await hand.tap("Take this route");
+  await hand.page.waitForURL("**/put-back");
+  await hand.tap(done);
+}
+
+/** Final tests with these figures, and a run in which the complaint is gone. */
+export async function testAndRun(
+  hand: Hand,
+  figures: readonly string[],
+  run: { readonly as: string; readonly minutes: string },
+): Promise<void> {
+  await hand.next(/^Take the final tests/);
+  await hand.page.waitForURL("**/sign-off#tests");
+  await hand.tap("Sound");
+  for (const figure of figures) await hand.figure(figure);
+  await hand.tap(/^Plugged in, hands off/);
+  await hand.tap(run.as);
+  await hand.write("For how many minutes", run.minutes);
+  await hand.tap("The complaint is gone");
+}
+
+/** Signs off and opens the letter. */
+export async function toTheLetter(hand: Hand): Promise<Locator> {
+  await hand.tap("Sign off");
+  await hand.next(/^The owner's sheet/);
+  await hand.page.waitForURL("**/sheet");
+  return hand.page.getByRole("article", { name: "Letter to the owner" });
+}

@@ -1,6 +1,6 @@
 import { expect } from "@playwright/test";
 import { test } from "./demo-shop";
-import { Hand, isolate, type Truth } from "./hand";
+import { decideAndDo, Hand, isolate, type Truth, testAndRun, toTheDoor, toTheLetter } from "./hand";
 import { expectStateReadable } from "./readable";
 import { runShop } from "./server";
 
@@ -20,9 +20,7 @@ const WEAK_START_CAPACITOR: Truth = {
 
 test("on a desk: a capacitor-start motor that hums, from the door to the letter", async ({ page, shop }) => {
   const hand = new Hand(page);
-  await page.goto(shop.address);
-  await hand.tap("Take in a machine");
-  await page.waitForURL("**/jobs/new");
+  await toTheDoor(hand, shop.address);
   await hand.tap("Does not turn");
   await hand.tap("Hum");
   await hand.tap("Always");
@@ -56,28 +54,11 @@ test("on a desk: a capacitor-start motor that hums, from the door to the letter"
   await hand.next(/^Find the part/);
   await page.waitForURL("**/match");
   await hand.tap("Take this one");
-  await hand.next(/^Decide what to do/);
-  await page.waitForURL("**/decide");
-  await hand.tap("Take this route");
-  await page.waitForURL("**/put-back");
-  await hand.tap("It is done");
+  await decideAndDo(hand, "It is done");
   await hand.tap("The clip is off");
-  await hand.next(/^Take the final tests/);
-  await page.waitForURL("**/sign-off#tests");
-  await hand.tap("Sound");
-  await hand.figure("0.08");
-  await hand.figure("90M");
-  await hand.tap(/^Plugged in, hands off/);
-  await hand.tap("Cold");
-  await hand.write("For how many minutes", "10");
-  await hand.tap("The complaint is gone");
+  await testAndRun(hand, ["0.08", "90M"], { as: "Cold", minutes: "10" });
   await expect(page.getByTestId("word")).toContainText("Repaired");
-  await hand.tap("Sign off");
-  await hand.next(/^The owner's sheet/);
-  await page.waitForURL("**/sheet");
-  await expect(page.getByRole("article", { name: "Letter to the owner" })).toContainText(
-    "57 % under its mark",
-  );
+  await expect(await toTheLetter(hand)).toContainText("57 % under its mark");
   hand.expectTaps(TWO_THIRDS.desk);
 });
 
@@ -101,9 +82,7 @@ test("on a phone, with fingers alone: a hand tool whose cord breaks at the entry
   });
   const page = await context.newPage();
   const hand = new Hand(page, true);
-  await page.goto(shop.address);
-  await hand.tap("Take in a machine");
-  await page.waitForURL("**/jobs/new");
+  await toTheDoor(hand, shop.address);
   await hand.tap(/^Something else it does/);
   await hand.tap("Comes and goes when the lead is moved");
   await hand.write("Machine", "Hedge trimmer");
@@ -130,26 +109,11 @@ test("on a phone, with fingers alone: a hand tool whose cord breaks at the entry
   await page.waitForURL("**/isolate**");
   await isolate(hand, BREAKING_CORD);
   await expect(page.getByTestId("suspect").first()).toContainText("Cord breaking at the strain relief");
-  await hand.next(/^Decide what to do/);
-  await page.waitForURL("**/decide");
-  await hand.tap("Take this route");
-  await page.waitForURL("**/put-back");
-  await hand.tap("Done: same rating and kind");
-  await hand.next(/^Take the final tests/);
-  await page.waitForURL("**/sign-off#tests");
-  await hand.tap("Sound");
-  await hand.figure("50MΩ");
-  await hand.tap(/^Plugged in, hands off/);
-  await hand.tap("Cold");
-  await hand.write("For how many minutes", "10");
-  await hand.tap("The complaint is gone");
-  await hand.tap("Sign off");
-  await hand.next(/^The owner's sheet/);
-  await page.waitForURL("**/sheet");
-  await expect(page.getByRole("article", { name: "Letter to the owner" })).toContainText(
-    "Cord breaking at the strain relief",
-    { ignoreCase: true },
-  );
+  await decideAndDo(hand, "Done: same rating and kind");
+  await testAndRun(hand, ["50MΩ"], { as: "Cold", minutes: "10" });
+  await expect(await toTheLetter(hand)).toContainText("Cord breaking at the strain relief", {
+    ignoreCase: true,
+  });
   hand.expectTaps(TWO_THIRDS.phone);
   await context.close();
 });
@@ -166,9 +130,7 @@ const ROUGH_BEARING: Truth = {
 
 test("on a desk: a noisy machine of no known kind, whose owner says no", async ({ page, shop }) => {
   const hand = new Hand(page);
-  await page.goto(shop.address);
-  await hand.tap("Take in a machine");
-  await page.waitForURL("**/jobs/new");
+  await toTheDoor(hand, shop.address);
   await hand.tap("Growl or rumble");
   await hand.tap("Always");
   await hand.write("Machine", "Seed winnower");
@@ -199,10 +161,7 @@ test("on a desk: a noisy machine of no known kind, whose owner says no", async (
   await hand.next(/^Hand it back/);
   await page.waitForURL("**/sign-off#word");
   await expect(page.getByTestId("word")).toContainText("Not repaired");
-  await hand.tap("Sign off");
-  await hand.next(/^The owner's sheet/);
-  await page.waitForURL("**/sheet");
-  const letter = page.getByRole("article", { name: "Letter to the owner" });
+  const letter = await toTheLetter(hand);
   await expect(letter).toContainText(
     /You decided against the repair: it would have come to €[\d.]+, and you wanted to be asked above €20\.00/,
   );
@@ -235,9 +194,7 @@ const STIFF_LOAD: Truth = {
 test("a machine that came back: what it does now, and not what its old part read", async ({ page }) => {
   const shop = await runShop();
   const hand = new Hand(page);
-  await page.goto(shop.address);
-  await hand.tap("Take in a machine");
-  await page.waitForURL("**/jobs/new");
+  await toTheDoor(hand, shop.address);
   await hand.write("Machine", "Feed mix");
   await hand.tap("Our repair did not hold");
   await page.waitForURL("**/sign-off#came-back");
@@ -257,27 +214,12 @@ test("a machine that came back: what it does now, and not what its old part read
   await page.waitForURL("**/isolate");
   await isolate(hand, STIFF_LOAD);
   await expect(page.getByTestId("suspect").first()).toContainText("driven part stiff");
-  await hand.next(/^Decide what to do/);
-  await page.waitForURL("**/decide");
-  await hand.tap("Take this route");
-  await page.waitForURL("**/put-back");
-  await hand.tap("It is done");
+  await decideAndDo(hand, "It is done");
   await hand.next(/^Put it together/);
   await hand.tap(/^Back on: screw/);
   await hand.tap("Back on: belt");
-  await hand.next(/^Take the final tests/);
-  await page.waitForURL("**/sign-off#tests");
-  await hand.tap("Sound");
-  await hand.figure("0.05");
-  await hand.figure("140M");
-  await hand.tap(/^Plugged in, hands off/);
-  await hand.tap("Under load");
-  await hand.write("For how many minutes", "15");
-  await hand.tap("The complaint is gone");
-  await hand.tap("Sign off");
-  await hand.next(/^The owner's sheet/);
-  await page.waitForURL("**/sheet");
-  const letter = page.getByRole("article", { name: "Letter to the owner" });
+  await testAndRun(hand, ["0.05", "140M"], { as: "Under load", minutes: "15" });
+  const letter = await toTheLetter(hand);
   await expect(letter).toContainText("Driven part freed and cleaned", { ignoreCase: true });
   // Its first visit is paid.
   await expect(letter).toContainText("To pay€0.00");

@@ -207,7 +207,8 @@ function judgedFrom(
 }
 
 /**
- * Where the fault sits and what to do next, from the answers so far. Exact by enumeration.
+ * Where the fault sits and what to do next, from the answers so far. Exact by enumeration; after repairs but for ways it may
+ * have come that hold less than 1e-7 of their hypothesis (`paths.ts`).
  *
  * Defaults: cold, epoch 0, two roots, one step ahead, machine not dead and not drained, dead checks not passed, worth 200.00.
  * Three roots are tried only where asked for, and only when no two explain the answers.

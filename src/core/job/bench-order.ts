@@ -26,7 +26,6 @@ const CODE_ORDER: readonly string[] = [
   "now/replace",
   "now/after-faulty",
   "now/part-chosen",
-  "now/ask-owner",
   "now/cheaper",
   "now/after-undecided",
   "now/isolate",

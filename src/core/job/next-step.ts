@@ -80,6 +80,12 @@ function waiting(view: Standing, context: StepContext): NextStep | undefined {
   return undefined;
 }
 
+/** A clip comes off before the cover over it goes on, before power, and before the machine leaves, whatever became of it. */
+function clipStep(view: Standing): NextStep | undefined {
+  const isOn = view.bench.stored.some(({ clip }) => clip === true);
+  return isOn && stillOff(view).length === 0 ? step("put-back", "now/clip", {}, "clip") : undefined;
+}
+
 /** Where an owner's no left the job, while nothing was decided since. */
 function ownerEnd(view: Standing, context: StepContext): NextStep | undefined {
   const { ownerSaid, decision } = view;
@@ -94,6 +100,8 @@ function ownerEnd(view: Standing, context: StepContext): NextStep | undefined {
       band: "waiting",
       ...(byDay ? { until: byDay } : {}),
     };
+  const clip = clipStep(view);
+  if (clip) return clip;
   if (stillOff(view).length + view.bench.opened.length > 0 && leadsTo === "hand-back")
     return step("put-back", "now/hand-back", { leadsTo }, "off");
   return step("sign-off", "now/hand-back", { leadsTo }, "word");
@@ -224,7 +232,7 @@ function sinceBack(view: Standing): Standing {
 function repairStep(view: Standing, whole: Standing, context: StepContext): NextStep | undefined {
   const { decision, interventions } = view;
   if (!decision && interventions.length === 0) return undefined;
-  if (decision?.route === "replace") return step("sign-off", "now/replace", {}, "word");
+  if (decision?.route === "replace") return clipStep(view) ?? step("sign-off", "now/replace", {}, "word");
   if (decision && !isRepairDone(view)) {
     const awaited = awaitPart(view, context);
     if (awaited) return awaited;
@@ -233,9 +241,8 @@ function repairStep(view: Standing, whole: Standing, context: StepContext): Next
     return step("put-back", "now/fit", { label: decision.label }, "repair");
   }
   const left = stillOff(view).length + view.bench.opened.length;
-  const isClipOn = view.bench.stored.some(({ clip }) => clip === true);
-  // It comes off before the cover over it goes on, or at the latest before power.
-  if (isClipOn && stillOff(view).length === 0) return step("put-back", "now/clip", {}, "clip");
+  const clip = clipStep(view);
+  if (clip) return clip;
   if (left > 0) return step("put-back", "now/put-back", { left }, "off");
   const { unproven } = signOffWord(whole, context);
   if (unproven.some((code) => code.startsWith("final-")))

@@ -1,10 +1,10 @@
 import { Command } from "cmdk";
 import Search from "lucide-react/icons/search";
 import { type RefObject, useEffect, useRef, useState } from "react";
+import type { JobHit } from "@/core/job/job-hit";
 import { type CapacitorMark, parseCapacitorMark } from "@/core/markings/capacitor";
 import { type NameplateLine, parseNameplate } from "@/core/nameplate/type-line";
 import { request } from "../state/api";
-import type { JobHit } from "../words/job-hit";
 import { JobAnswers, MarkSaid, MarkWays, PlateSaid, PlateWays, Takes, ToolAnswers } from "./TypeLineAnswers";
 import { useToolList } from "./use-tool-list";
 

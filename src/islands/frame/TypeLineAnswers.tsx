@@ -1,8 +1,9 @@
 import { Command } from "cmdk";
+import type { JobHit } from "@/core/job/job-hit";
 import type { CapacitorMark } from "@/core/markings/capacitor";
 import type { NameplateLine } from "@/core/nameplate/type-line";
 import type { ToolCard } from "@/core/tools/tool";
-import { hitWords, type JobHit } from "../words/job-hit";
+import { hitWords } from "../words/job-hit";
 
 const ITEM =
   "flex min-h-11 cursor-pointer flex-wrap items-center gap-x-3 px-3 py-2 data-[selected=true]:bg-neck";

@@ -129,7 +129,7 @@ function Body({ screen, repairs }: { readonly screen: JobScreen; readonly repair
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_400px]">
       <div className="min-w-0">
         <RepairDone screen={screen} repairs={repairs} />
-        {isRepaired ? <Clip job={job} /> : null}
+        {isRepaired || job.ownerSaid?.answer === "no" ? <Clip job={job} /> : null}
         {isRepaired && isWhole(job) ? <Whole job={job} /> : null}
         {isRepaired ? null : <TookOff apart={apart} isLoud={!isWaiting} />}
         <h2 className="mt-4 border-ring border-b-2 pb-1 font-semibold text-soft">

@@ -1,6 +1,7 @@
 import { inBenchOrder } from "@/core/job/bench-order";
 import type { BenchPage } from "@/core/job/bench-page";
 import { folded } from "@/core/job/folded";
+import type { JobHit } from "@/core/job/job-hit";
 import { nextStep } from "@/core/job/next-step";
 import { isInstant } from "@/core/quantity/format";
 import {
@@ -91,20 +92,6 @@ export async function benchTop(now: string, shopContext: ShopContext): Promise<B
     .slice(0, AT_THE_TOP);
   const jobs = placed.map(({ standing, ownerName }) => ({ standing, ownerName }));
   return { jobs, next: null, ...(await countFacts(db)) };
-}
-
-export interface JobHit {
-  readonly jobId: number;
-  readonly machine: string;
-  readonly tag: string;
-  readonly place: string;
-  readonly ownerName: string;
-  readonly touchedAt: string;
-  /** What was decided; empty while nothing is. */
-  readonly decided: string;
-  /** The word it left with. */
-  readonly word: string | null;
-  readonly isSignedOff: boolean;
 }
 
 const MOST_HITS = 8;

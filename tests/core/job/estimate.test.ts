@@ -26,6 +26,10 @@ const SIGNED: Line = [
     ...EMPTY_BILL_FACTS,
   },
 ];
+const DONE: Line = [
+  "intervention",
+  { label: "Fuse changed", faultIds: [], success: 0.9, seen: null, part: "none" },
+];
 const BACK: Line = ["reopened", { why: "hums again" }];
 const PART: Line = [
   "part-chosen",
@@ -65,8 +69,10 @@ describe("the owner is rung", () => {
     ["not while they are asked", [said("asked")], false],
     ["not after a no", [said("no")], false],
     ["not after a yes without a price", [said("yes", null)], false],
-    ["again where it comes to more than they agreed to", [said("yes", 100)], true],
     ["anew on the next visit", [said("no"), SIGNED, BACK], true],
+    ["anew also where something was done on the first", [DONE, SIGNED, BACK], true],
+    ["not once something was done on this one", [DONE], false],
+    ["again though they agreed to less than was said at the door", [said("yes", 100)], true],
   ])("%s", (_, lines, isRung) => {
     const view = job(...lines);
     expect(asksOwner(view, estimate(view), 0.5)).toBe(isRung);
@@ -76,6 +82,18 @@ describe("the owner is rung", () => {
     expect(asksOwner(job(), estimate(job()), 0.71)).toBe(false);
     const wide = viewOf(logOf(["taken-in", { ...CARDER, ceilingMinor: 900_000 }]));
     expect(asksOwner(wide, estimate(wide), 0.5)).toBe(false);
+  });
+});
+
+describe("what was agreed", () => {
+  const bill = (view: ReturnType<typeof job>, labourMinor: number) =>
+    billOf(view, { labourMinor, partsMinor: 0, discountMinor: 0, isFree: false, taxPercent: 0 });
+
+  it("is what was said at the door, or more by a yes; a yes to less takes nothing from it", () => {
+    expect(bill(job(), 2001).isAboveCeiling).toBe(true);
+    expect(bill(job(said("yes", 3000)), 3000).isAboveCeiling).toBe(false);
+    expect(bill(job(said("yes", 3000)), 3001).isAboveCeiling).toBe(true);
+    expect(bill(job(said("yes", 100)), 2000).isAboveCeiling).toBe(false);
   });
 });
 

@@ -222,6 +222,12 @@ describe("what a machine on the bench waits for", () => {
     ["a no asks what then", [no("")], "now", "now/owner-no"],
     ["a cheaper way is chosen at Decide", [no("cheaper")], "now", "now/cheaper"],
     ["handed back", [no("hand-back")], "now", "now/hand-back"],
+    [
+      "handed back, a clip still on a capacitor",
+      [["bench-state", { event: "stored-clip", id: "start" }], no("hand-back")],
+      "now",
+      "now/clip",
+    ],
     ["held until a day", [no("hold", "2026-12-01")], "waiting", "wait/hold"],
     ["the day is here", [no("hold", "2026-11-25")], "now", "now/owner-no"],
     ["a decision since takes the no with it", [no("cheaper"), DECIDED], "now", "now/make-safe"],

@@ -19,10 +19,12 @@ export interface Bill {
   readonly isAboveCeiling: boolean;
 }
 
-/** The most that the owner has agreed to, minor units: what was said at the door, or a yes since, with its price or without. */
+/** The most that the owner has agreed to, minor units: what was said at the door, or more by a yes since, with its price or without. */
 function agreedMost({ takenIn, ownerSaid }: JobView): number {
-  if (ownerSaid?.answer === "yes") return ownerSaid.priceMinor ?? Number.POSITIVE_INFINITY;
-  return takenIn?.ceilingMinor ?? Number.POSITIVE_INFINITY;
+  const ceiling = takenIn?.ceilingMinor ?? null;
+  if (ownerSaid?.answer === "yes")
+    return Math.max(ceiling ?? 0, ownerSaid.priceMinor ?? Number.POSITIVE_INFINITY);
+  return ceiling ?? Number.POSITIVE_INFINITY;
 }
 
 /** What was agreed at the door; fee and deposit were settled with the first bill where the machine came back. */

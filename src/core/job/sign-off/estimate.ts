@@ -64,11 +64,14 @@ export function estimateOf(view: JobView, context: EstimateContext): Estimate | 
  * @param from least chance of that repair at which they are rung, 0 to 1
  */
 export function asksOwner(
-  view: Pick<JobView, "questions" | "ownerSaid" | "decision" | "interventions">,
+  view: Pick<JobView, "questions" | "ownerSaid" | "decision" | "interventions" | "reopened">,
   estimate: Estimate | undefined,
   from: number,
 ): estimate is Estimate {
   if (!estimate?.isAboveCeiling || estimate.chance < from) return false;
-  const isSettled = view.decision !== null || view.interventions.length > 0;
+  // What was decided and done on an earlier visit settles nothing of this one.
+  const back = view.reopened?.seq ?? 0;
+  const isSettled =
+    (view.decision !== null && view.decision.seq > back) || view.interventions.some(({ seq }) => seq > back);
   return !isSettled && view.questions.length === 0 && view.ownerSaid?.answer !== "no";
 }
