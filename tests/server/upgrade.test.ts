@@ -51,7 +51,7 @@ describe.each(samples)("a database as issue %s left it", (name) => {
   });
 });
 
-describe.each([samples[0] ?? "", samples.at(-1) ?? ""])("a data folder as issue %s left it", (name) => {
+describe.each([samples[0] ?? ""])("a data folder as issue %s left it", (name) => {
   it("is backed up before its schema is changed, and the backup can be restored; without one nothing is changed", async () => {
     const root = mkdtempSync(join(tmpdir(), "spindle-upgrade-"));
     const [folder, archive] = [join(root, "shop"), join(root, "before.zip")];

@@ -27,7 +27,7 @@ const saidIn = (family: string): fc.Arbitrary<Said[]> =>
 const anyCase = fc
   .constantFrom(...FAMILIES)
   .chain((family) => fc.record({ family: fc.constant(family), said: saidIn(family) }));
-const LAW = { numRuns: Math.min(Math.ceil(RUNS.numRuns * 0.3), 300) };
+const LAW = { numRuns: Math.min(Math.ceil(RUNS.numRuns * 0.2), 300) };
 
 const near = (one: number, other: number, within = 1e-9): void =>
   expect(Math.abs(one - other)).toBeLessThan(within);
@@ -46,7 +46,7 @@ function same(one: Isolation, other: Isolation, rename: (id: string) => string =
 const BRANCHED = { numRuns: Math.min(Math.ceil(RUNS.numRuns / 25), 40) };
 
 /** Two isolators build every family twice. */
-const RENAMED = { numRuns: Math.ceil(RUNS.numRuns / 3) };
+const RENAMED = { numRuns: Math.ceil(RUNS.numRuns / 6) };
 
 describe("laws of isolation", () => {
   it("chances of suspects, and of stations, sum to one", () => {
