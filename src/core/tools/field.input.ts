@@ -3,6 +3,7 @@ import type { QuantityId, Reading } from "../quantity/reading";
 import { readingField } from "../quantity/reading.input";
 import type { Result } from "../result";
 import { finiteNumber, handsOn, strictObject } from "../validate";
+import { type LeadPairs, leadPairsSchema } from "./pairs.input";
 
 /** What every field of a tool says of itself. */
 export interface FieldOptions {
@@ -12,7 +13,7 @@ export interface FieldOptions {
   /** `main`: beside the verdict; otherwise with what the verdict stands on. */
   readonly place?: "main";
   /** Filled in from the job, where it is known there; a choice that the job settles is not asked. */
-  readonly fill?: "part-marking" | "part-place";
+  readonly fill?: "part-marking" | "part-place" | "motor";
   /** Asked only while another field has one of these values. */
   readonly askedWhen?: { readonly field: string; readonly is: readonly string[] };
   readonly placeholder?: string;
@@ -36,6 +37,14 @@ export interface ReadingSpec<T> extends Field<T> {
 /** Readings one after the other, each with the seconds at which it was taken. */
 export interface SeriesSpec<T> extends Field<T> {
   readonly kind: "series";
+  readonly quantity: QuantityId;
+  readonly hasLeads: boolean;
+  readonly most: number;
+}
+
+/** A table of leads, and what was read between pairs of them. */
+export interface PairsSpec<T> extends Field<T> {
+  readonly kind: "pairs";
   readonly quantity: QuantityId;
   readonly hasLeads: boolean;
   readonly most: number;
@@ -78,6 +87,7 @@ export interface MeterSpec<T> extends Field<T> {
 export type AnyField =
   | ReadingSpec<unknown>
   | SeriesSpec<unknown>
+  | PairsSpec<unknown>
   | ChoiceSpec<unknown>
   | SequenceSpec<unknown>
   | MarkingSpec<unknown>
@@ -132,6 +142,14 @@ function series(
   };
 }
 
+function pairs(
+  quantity: QuantityId,
+  { leads = false, most, ...options }: FieldOptions & LeadOption & { readonly most: number },
+): PairsSpec<LeadPairs> {
+  const schema = leadPairsSchema(quantity, options.label, most);
+  return { ...options, kind: "pairs", quantity, hasLeads: leads, most, schema };
+}
+
 type ChoiceOptions<V extends string> = FieldOptions & { readonly preset?: V };
 
 function choice<const V extends string>(
@@ -177,14 +195,24 @@ function sequence<const V extends string>(
   };
 }
 
+interface MarkingOptions<T> extends FieldOptions {
+  readonly example: string;
+  understood(marking: T): string;
+  expected?(marking: T): number | undefined;
+}
+
 function marking<T extends object>(
   parse: (text: string) => Result<T>,
-  options: FieldOptions & {
-    readonly example: string;
-    understood(marking: T): string;
-    expected?(marking: T): number | undefined;
-  },
-): MarkingSpec<T> {
+  options: MarkingOptions<T> & Optional,
+): MarkingSpec<T | undefined>;
+function marking<T extends object>(
+  parse: (text: string) => Result<T>,
+  options: MarkingOptions<T>,
+): MarkingSpec<T>;
+function marking<T extends object>(
+  parse: (text: string) => Result<T>,
+  options: MarkingOptions<T>,
+): MarkingSpec<T> | MarkingSpec<T | undefined> {
   const { example, understood, expected, ...rest } = options;
   const read = (text: string): T | undefined => {
     const parsed = text.trim() === "" ? undefined : parse(text);
@@ -192,14 +220,12 @@ function marking<T extends object>(
   };
   const schema = handsOn<T>("marking", options.label, (given) =>
     parse(typeof given === "string" ? given : ""),
-  )
-    .required()
-    .meta({ marking: options.label, example });
+  ).meta({ marking: options.label, example });
   return {
     ...rest,
-    kind: "marking",
+    kind: "marking" as const,
     placeholder: example,
-    schema,
+    schema: options.optional ? schema : schema.required(),
     understood: (text) => {
       const found = read(text);
       return found && understood(found);
@@ -220,7 +246,16 @@ const meterFields = (quantity: QuantityId) =>
       .string()
       .label("How the meter measures")
       .oneOf(["ramp", "series"] as const),
-  }).label("Meter");
+  })
+    .label("Meter")
+    .test("accuracy", "", (meter, context) => {
+      // No meter is surer than half of its last digit.
+      if (meter === undefined || meter === null || meter.percent > 0 || meter.counts > 0) return true;
+      return context.createError({
+        message: `Meter accuracy of ${meter.percent} % and ${meter.counts} counts is more than any meter has: its sheet says a percentage, counts of the last digit, or both.`,
+        params: { code: "meter/too-good" },
+      });
+    });
 
 /** A meter's limit of error, as it was said. */
 export type MeterSaid = yup.InferType<ReturnType<typeof meterFields>>;
@@ -241,7 +276,7 @@ function meter(
 }
 
 /** The kinds of field that a tool's declaration is made of. */
-export const field = { reading, series, choice, sequence, marking, meter };
+export const field = { reading, series, pairs, choice, sequence, marking, meter };
 
 /** What `analyse` gets: each field's value as its schema hands it on. */
 export type InputOf<F extends Fields> = {
@@ -252,9 +287,7 @@ export type InputOf<F extends Fields> = {
 export function inputSchema<F extends Fields>(
   fields: F,
 ): { readonly schema: yup.Schema<InputOf<F>>; readonly hasLeads: boolean } {
-  const hasLeads = Object.values(fields).some(
-    (one) => (one.kind === "reading" || one.kind === "series") && one.hasLeads,
-  );
+  const hasLeads = Object.values(fields).some((one) => "hasLeads" in one && one.hasLeads);
   const shape = Object.fromEntries(Object.entries(fields).map(([id, one]) => [id, one.schema]));
   const leads = hasLeads ? { leads: readingField("resistance", "Test leads, shorted together") } : {};
   return { schema: strictObject({ ...shape, ...leads }) as unknown as yup.Schema<InputOf<F>>, hasLeads };

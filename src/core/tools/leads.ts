@@ -1,6 +1,7 @@
 import type { Reading } from "../quantity/reading";
 import { fail, type Issue, issue, ok, type Result } from "../result";
 import type { Fields, TimedReading } from "./field.input";
+import type { LeadPairs } from "./pairs.input";
 
 /** The field that asks for the ohms of the test leads, where a tool's readings have them in. */
 export const LEADS_FIELD = "leads";
@@ -9,6 +10,9 @@ const isObject = (value: unknown): value is object => typeof value === "object" 
 const isReading = (value: unknown): value is Reading => isObject(value) && "kind" in value;
 const isTimed = (value: unknown): value is TimedReading =>
   isObject(value) && "at" in value && "reading" in value;
+
+const isPairs = (value: unknown): value is LeadPairs =>
+  isObject(value) && "pairs" in value && Array.isArray(value.pairs);
 
 /** The reading less the leads; an issue, and the reading as it was, where it is less than the leads alone. */
 function less(reading: Reading, leads: number, path: string, label: string, issues: Issue[]): Reading {
@@ -39,6 +43,14 @@ export function withoutLeads<I extends object>(fields: Fields, input: I): Result
     const value = values.get(id);
     if (field.kind === "reading" && field.hasLeads && isReading(value))
       values.set(id, less(value, leads, id, field.label, issues));
+    if (field.kind === "pairs" && field.hasLeads && isPairs(value))
+      values.set(id, {
+        ...value,
+        pairs: value.pairs.map(({ reading, ...pair }, index) => ({
+          ...pair,
+          reading: less(reading, leads, `${id}.pairs.${index}.reading`, `${pair.a} to ${pair.b}`, issues),
+        })),
+      });
     if (field.kind === "series" && field.hasLeads && Array.isArray(value))
       values.set(
         id,

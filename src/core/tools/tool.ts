@@ -7,6 +7,9 @@ import { type Fields, type InputOf, inputSchema } from "./field.input";
 import type { Evidence, Figure, Finding, Said, Verdict } from "./finding.input";
 import { withoutLeads } from "./leads";
 
+/** Told the share that is done of what takes long. */
+export type Progress = (share: number) => void;
+
 /** What a tool stands on: limits as they hold in this shop, and the state of the knowledge. */
 export interface ToolContext {
   readonly limits: Limits;
@@ -41,6 +44,8 @@ export interface ToolCard {
   /** Limit rows that it uses. */
   readonly limits: readonly string[];
   readonly next: Readonly<Record<Verdict, After>>;
+  /** Takes longer than a keystroke may: the sheet works it out away from the page's own thread. */
+  readonly isLong?: boolean;
   /** What the type line understands and can hand to it: the kind of marking, such as `capacitor`. */
   readonly takesMarking?: { readonly kind: string; readonly field: string };
 }
@@ -52,7 +57,7 @@ export interface Tool extends ToolCard {
   /** A worked example of the input: shown by GET /api/tools and run by the contract test. */
   readonly example: unknown;
   /** Parse, then analyse. Never throws for bad input; always gives a verdict for good input. */
-  run(raw: unknown, context: ToolContext): Result<Finding>;
+  run(raw: unknown, context: ToolContext, progress?: Progress): Result<Finding>;
 }
 
 interface SaidOf<C extends string> extends Said {
@@ -75,7 +80,7 @@ interface ToolDefinition<F extends Fields, C extends string> extends ToolCard {
   /** Every sentence it can say: `words.ts` must have each. */
   readonly codes: readonly C[];
   readonly example: unknown;
-  analyse(input: InputOf<F>, limits: Limits): Analysis<C>;
+  analyse(input: InputOf<F>, limits: Limits, progress?: Progress): Analysis<C>;
 }
 
 /** A tool that was made, with its codes in its type. */
@@ -103,7 +108,7 @@ export function defineTool<F extends Fields, const C extends string>(
   return {
     ...declared,
     input: schema,
-    run(raw, { limits, knowledgeVersion }) {
+    run(raw, { limits, knowledgeVersion }, progress) {
       const lacking = missingLimits(limits, definition.limits);
       if (lacking.length > 0) return fail(...lacking);
       const parsed = parseWith(schema, raw);
@@ -111,7 +116,7 @@ export function defineTool<F extends Fields, const C extends string>(
       const read = hasLeads ? withoutLeads(definition.fields, parsed.value) : parsed;
       if (!read.ok) return read;
       return ok({
-        ...analyse(read.value, limits),
+        ...analyse(read.value, limits, progress),
         basis: { toolId: definition.id, toolVersion: definition.version, knowledgeVersion },
       });
     },

@@ -1,6 +1,6 @@
 import type { JobView } from "@/core/job/log/reduce";
 import { wireMap } from "@/core/job/reassembly/put-back";
-import { WIRE_COLOURS, wireFill } from "../taking-apart/wire-colours";
+import { WIRE_COLOURS, wireFill } from "../fields/wire-colours";
 
 const ROW = 34;
 const WIDTH = 340;

@@ -2,9 +2,9 @@ import type { Removed, RemovedSort } from "@/core/job/log/entry";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
+import { WIRE_COLOURS } from "../fields/wire-colours";
 import { SORT_WORDS } from "../words/put-back";
 import type { Ready, TakingApart } from "./use-taking-apart";
-import { WIRE_COLOURS } from "./wire-colours";
 
 const COUNTS = ["1", "2", "3", "4", "6", "8"].map((value) => ({ value, label: value }));
 const TRAYS = ["tray 1", "tray 2", "tray 3", "tray 4", "bag"].map((value) => ({ value, label: value }));

@@ -1,8 +1,11 @@
 import { formatText } from "@/core/quantity/format";
-import type { Finding } from "@/core/tools/finding.input";
+import type { Finding, Said } from "@/core/tools/finding.input";
 import { VerdictMark } from "../frame/VerdictMark";
 import { saidWords, VERDICT_WORDS } from "../words/said";
 import { useToolWords } from "../words/use-tool-words";
+
+/** A sentence may be said twice, of different parts. */
+const keyOf = ({ code, params }: Said): string => `${code} ${JSON.stringify(params)}`;
 
 /** What a Finding says: the shape, the reason, what the reading stands for, what could make it wrong. */
 export function FindingWords({ finding }: { readonly finding: Finding }) {
@@ -21,7 +24,7 @@ export function FindingWords({ finding }: { readonly finding: Finding }) {
       </p>
       <ul className="mt-1.5 text-soft">
         {others.map((said) => (
-          <li key={said.code} className="font-semibold text-ink">
+          <li key={keyOf(said)} className="font-semibold text-ink">
             {saidWords(words, toolId, said)}.
           </li>
         ))}
@@ -31,7 +34,7 @@ export function FindingWords({ finding }: { readonly finding: Finding }) {
           </li>
         )}
         {finding.cautions.map((said) => (
-          <li key={said.code}>{saidWords(words, toolId, said)}</li>
+          <li key={keyOf(said)}>{saidWords(words, toolId, said)}</li>
         ))}
       </ul>
     </div>

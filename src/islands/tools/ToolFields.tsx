@@ -9,6 +9,7 @@ import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { choiceOf, isAsked, meterFor, textOf } from "./draft";
 import { SequenceField, SeriesField } from "./ListFields";
+import { PairsField } from "./PairsField";
 import type { ToolSheetModel } from "./use-tool-sheet";
 
 interface ModelProps {
@@ -60,9 +61,31 @@ function MarkingField({ model, id, field }: FieldProps<MarkingSpec<unknown>>) {
   );
 }
 
+/** More than these stand in a list to open. */
+const MOST_CHIPS = 7;
+
 /** One of a few; what the job settles is not asked. */
 export function ChoiceField({ model, id, field }: FieldProps<ChoiceSpec<unknown>>) {
   const value = choiceOf(model.draft, id, field, model.given);
+  if (field.choices.length > MOST_CHIPS)
+    return (
+      <Field label={field.label}>
+        {(ids) => (
+          <select
+            {...ids}
+            className="select"
+            value={value}
+            onChange={(event) => model.set({ [id]: event.target.value })}
+          >
+            {field.choices.map((one) => (
+              <option key={one.value} value={one.value}>
+                {one.label}
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
+    );
   return (
     <Choices
       legend={field.label}
@@ -139,6 +162,8 @@ function OneField({ model, shop, id, field }: FieldProps<AnyField> & { readonly 
       return <MeterField model={model} id={id} field={field} shop={shop} />;
     case "series":
       return <SeriesField model={model} id={id} field={field} />;
+    case "pairs":
+      return <PairsField model={model} id={id} field={field} />;
     case "sequence":
       return <SequenceField model={model} id={id} field={field} />;
   }
@@ -150,9 +175,7 @@ export function SideFields({ model, shop }: ModelProps & { readonly shop: Shop }
   const asked = Object.entries(fields).filter(
     ([, field]) => field.place !== "main" && isAsked(field, model.draft, fields, model.given),
   );
-  const hasLeads = Object.values(fields).some(
-    (field) => (field.kind === "reading" || field.kind === "series") && field.hasLeads,
-  );
+  const hasLeads = Object.values(fields).some((field) => "hasLeads" in field && field.hasLeads);
   return (
     <div className="grid content-start gap-x-5 gap-y-3 sm:grid-cols-2">
       {asked.map(([id, field]) => (

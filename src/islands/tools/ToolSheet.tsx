@@ -75,8 +75,82 @@ interface SheetProps extends ReadingPartProps {
   readonly gate: ReactNode;
 }
 
-/** The sheet of any tool: the reading largest with its verdict, what it stands on beside it, its pictures where it has any. */
-export function ToolSheet({
+/** What takes long says how far it is, and can be ended. */
+function Progress({ model }: { readonly model: ToolSheetModel }) {
+  if (model.progress === undefined) return null;
+  return (
+    <p className="flex min-h-11 items-center gap-3 text-soft" role="status">
+      <progress className="progress w-40" value={model.progress} max={1} aria-label="Worked out so far" />
+      Working it out
+      <button
+        type="button"
+        className="min-h-11 text-teal underline underline-offset-4"
+        onClick={model.cancel}
+      >
+        stop
+      </button>
+    </p>
+  );
+}
+
+/** The sheet of a tool that takes a table of leads: the verdict in one line above, table and map beside each other. */
+function TableSheet({
+  model,
+  pictures,
+  shop,
+  title,
+  how,
+  whose,
+  kept,
+  gate,
+  earlier,
+  lastFinding,
+}: SheetProps) {
+  const { Figure, Probes } = pictures;
+  const finding = model.isBegun ? model.finding : lastFinding;
+  const drawn = { draft: model.draft, finding, limits: shop.limits };
+  return (
+    <>
+      <section aria-label="Verdict" className="move mb-4 px-5 py-4">
+        <h1 className="font-semibold text-lg text-soft">{title}</h1>
+        {model.isBegun && model.finding ? (
+          <FindingWords finding={model.finding} />
+        ) : (
+          <Waiting model={model} />
+        )}
+        <Progress model={model} />
+        {gate}
+        <Problem text={model.problem} />
+        {kept}
+      </section>
+      <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,6fr)_minmax(0,6fr)]">
+        <section aria-label="Reading">
+          <p className="mb-3 text-soft">{how}</p>
+          {earlier}
+          <MainFields model={model} shop={shop} />
+          <button type="button" className="btn btn-primary btn-bench" onClick={model.tryKeep}>
+            Keep
+          </button>
+          <p className="mt-1 text-soft">{whose}</p>
+        </section>
+        <section aria-label="What it stands on" className="grid content-start gap-4">
+          {Figure ? <Figure {...drawn} /> : null}
+          <SideFields model={model} shop={shop} />
+          {Probes ? <Probes {...drawn} /> : null}
+        </section>
+      </div>
+    </>
+  );
+}
+
+/** The sheet of any tool. */
+export function ToolSheet(props: SheetProps) {
+  const isTable = Object.values(props.model.tool.fields).some(({ kind }) => kind === "pairs");
+  return isTable ? <TableSheet {...props} /> : <ReadingSheet {...props} />;
+}
+
+/** The reading largest with its verdict, what it stands on beside it, its pictures where it has any. */
+function ReadingSheet({
   model,
   pictures,
   shop,

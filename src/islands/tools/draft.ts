@@ -8,7 +8,13 @@ export interface TimedText {
   readonly at: string;
   readonly reading: string;
 }
-type DraftValue = string | readonly string[] | readonly TimedText[];
+/** What is typed for a pair of leads. */
+export interface PairText {
+  readonly a: string;
+  readonly b: string;
+  readonly reading: string;
+}
+type DraftValue = string | readonly string[] | readonly TimedText[] | readonly PairText[];
 
 /** What is typed on a tool's sheet, by field; a meter that is not the shop's stands as three fields of its own. */
 export type ToolDraft = Readonly<Record<string, DraftValue>>;
@@ -17,14 +23,18 @@ export type ToolDraft = Readonly<Record<string, DraftValue>>;
 export interface Given {
   readonly marking?: string | undefined;
   readonly place?: string | undefined;
+  /** Its kind of motor, where that is settled. */
+  readonly motor?: string | undefined;
 }
 
 export const textOf = (draft: ToolDraft, id: string): string => {
   const value = draft[id];
   return typeof value === "string" ? value : "";
 };
-const isTimed = (one: string | TimedText): one is TimedText => typeof one !== "string";
-const isWord = (one: string | TimedText): one is string => typeof one === "string";
+type Item = string | TimedText | PairText;
+const isTimed = (one: Item): one is TimedText => typeof one !== "string" && "at" in one;
+const isPair = (one: Item): one is PairText => typeof one !== "string" && "a" in one;
+const isWord = (one: Item): one is string => typeof one === "string";
 
 export function rowsOf(draft: ToolDraft, id: string): readonly TimedText[] {
   const value = draft[id];
@@ -36,15 +46,32 @@ export function wordsOf(draft: ToolDraft, id: string): readonly string[] {
   return typeof value === "object" ? [...value].filter(isWord) : [];
 }
 
+export function pairsOf(draft: ToolDraft, id: string): readonly PairText[] {
+  const value = draft[id];
+  return typeof value === "object" ? [...value].filter(isPair) : [];
+}
+
+/** The names of leads as they are typed in one line, with commas or without. */
+export function leadsOf(draft: ToolDraft, id: string): readonly string[] {
+  return textOf(draft, `${id}.leads`)
+    .split(/[\s,;]+/)
+    .filter((name) => name !== "");
+}
+
+/** What the job settles of a field, where it settles anything. */
+function settledBy({ fill }: AnyField, given: Given): string | undefined {
+  if (fill === "part-place") return given.place;
+  return fill === "motor" ? given.motor : undefined;
+}
+
 /** The value of a choice: what the job settles, what was tapped, or what is usual. */
 export function choiceOf(draft: ToolDraft, id: string, field: AnyField, given: Given): string {
   if (field.kind !== "choice") return "";
-  if (field.fill === "part-place" && given.place !== undefined) return given.place;
-  return textOf(draft, id) || (field.preset ?? "");
+  return settledBy(field, given) ?? (textOf(draft, id) || (field.preset ?? ""));
 }
 
 export function isAsked(field: AnyField, draft: ToolDraft, fields: Fields, given: Given): boolean {
-  if (field.fill === "part-place" && given.place !== undefined) return false;
+  if (settledBy(field, given) !== undefined) return false;
   if (!field.askedWhen) return true;
   const other = fields[field.askedWhen.field];
   const value = other ? choiceOf(draft, field.askedWhen.field, other, given) : "";
@@ -65,6 +92,10 @@ function wantedOf(draft: ToolDraft, fields: Fields, quantity: QuantityId): numbe
     }
     if (field.kind === "series" && field.quantity === quantity) {
       const values = rowsOf(draft, id).flatMap(({ reading }) => siOf(reading, quantity) ?? []);
+      if (values.length > 0) return Math.max(...values);
+    }
+    if (field.kind === "pairs" && field.quantity === quantity) {
+      const values = pairsOf(draft, id).flatMap(({ reading }) => siOf(reading, quantity) ?? []);
       if (values.length > 0) return Math.max(...values);
     }
   }
@@ -134,6 +165,13 @@ function rawOf(
       const rows = rowsOf(draft, id).filter(({ at, reading }) => `${at}${reading}`.trim() !== "");
       return rows.length > 0 ? rows : undefined;
     }
+    case "pairs": {
+      const leads = leadsOf(draft, id);
+      const pairs = pairsOf(draft, id).filter(
+        ({ a, b, reading }) => reading.trim() !== "" && leads.includes(a) && leads.includes(b),
+      );
+      return pairs.length > 0 ? { leads, pairs } : undefined;
+    }
     case "meter":
       return meterInput(draft, id, fields, field, instruments);
     case "reading":
@@ -153,7 +191,7 @@ export function inputOf(
   given: Given,
   instruments: readonly Instrument[],
 ): Record<string, unknown> {
-  const settled = (field: AnyField): boolean => field.fill === "part-place" && given.place !== undefined;
+  const settled = (field: AnyField): boolean => settledBy(field, given) !== undefined;
   const values = Object.entries(fields).map(([id, field]) => [
     id,
     settled(field) || isAsked(field, draft, fields, given)

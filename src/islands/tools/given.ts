@@ -2,6 +2,7 @@ import type { JobView } from "@/core/job/log/reduce";
 import type { Move } from "@/core/knowledge/types";
 import { formatText } from "@/core/quantity/format";
 import type { Finding } from "@/core/tools/finding.input";
+import { MOTOR_KINDS } from "@/core/tools/motor-kinds";
 import type { Given } from "./draft";
 
 /** A marking that the type line handed over. */
@@ -13,7 +14,9 @@ export function markingInAddress(): string | undefined {
 export function givenFor(job: JobView, move: Pick<Move, "part"> | undefined): Given {
   const place = move?.part?.place;
   const known = job.capacitors.find(({ id }) => id === place)?.mark;
-  return { place, marking: known };
+  const { family } = job.takenIn ?? {};
+  const motor = MOTOR_KINDS.find(({ value }) => value === family && value !== "not-known")?.value;
+  return { place, marking: known, motor };
 }
 
 /** The figure a finding is about, as it is read off a list. */

@@ -7,6 +7,7 @@ import type { Tool } from "@/core/tools/tool";
 import { type ReadingFieldModel, useReadingField } from "../fields/use-reading-field";
 import { useDraft } from "../state/draft";
 import { type Given, inputOf, isAsked, type ToolDraft, textOf } from "./draft";
+import { useWorkedOut } from "./use-worked-out";
 
 export type Taken = "now" | "afterwards";
 
@@ -31,6 +32,9 @@ export interface ToolSheetModel {
   readonly given: Given;
   readonly input: Readonly<Record<string, unknown>>;
   readonly finding: Finding | undefined;
+  /** Share that is done, while the finding takes long. */
+  readonly progress: number | undefined;
+  cancel(): void;
   /** Whether anything that the verdict is about was typed. */
   readonly isBegun: boolean;
   /** The reading that the sheet is about, where it is one. */
@@ -98,8 +102,8 @@ export function useToolSheet({ tool, draftKey, given, shop, target }: SheetConte
     onText: (text) => readingId !== undefined && set({ [readingId]: text }),
   });
   const input = inputOf(draft, tool.fields, given, shop.settings.instruments);
-  const result = tool.run(input, shop);
-  const issues = result.ok ? [] : result.issues;
+  const { result, progress, cancel } = useWorkedOut(tool, input, shop);
+  const issues = !result || result.ok ? [] : result.issues;
   const missing = missingOf(issues, draft, tool);
   const isBegun = mainOf(tool).some(([id, { kind }]) => kind !== "choice" && !isEmpty(draft, id));
   const object = (said: readonly Issue[]): void => {
@@ -110,7 +114,7 @@ export function useToolSheet({ tool, draftKey, given, shop, target }: SheetConte
     const isTyped = readingId !== undefined && textOf(draft, readingId).trim() !== "";
     if (readingId !== undefined && (isTyped || readingSpec?.optional !== true) && model.take() === undefined)
       return;
-    if (!result.ok) return object([{ path: "", code: "sheet/incomplete", message: missing ?? "" }]);
+    if (result?.ok === false) return object([{ path: "", code: "sheet/incomplete", message: missing ?? "" }]);
     const refused = await target.keep(input, taken);
     const isRefused = refused.some(({ code }) => code === "guard/bench-state");
     setIsGated(isRefused);
@@ -123,7 +127,9 @@ export function useToolSheet({ tool, draftKey, given, shop, target }: SheetConte
     draft,
     given,
     input,
-    finding: result.ok ? result.value : undefined,
+    finding: result?.ok ? result.value : undefined,
+    progress,
+    cancel,
     isBegun,
     reading: readingId === undefined ? undefined : { id: readingId, model },
     missing,
@@ -137,7 +143,7 @@ export function useToolSheet({ tool, draftKey, given, shop, target }: SheetConte
     },
     set,
     tryKeep: () => {
-      if (result.ok && isBegun && target.isGated()) setIsGated(true);
+      if (result?.ok !== false && isBegun && target.isGated()) setIsGated(true);
       else void keep("now");
     },
     keep,

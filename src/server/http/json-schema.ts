@@ -15,6 +15,8 @@ const SILENT_TESTS: ReadonlySet<string> = new Set([
   "plate",
   "figure",
   "ranges",
+  "lead-pairs",
+  "accuracy",
   "zone",
   "currency",
   "why",
