@@ -16,9 +16,37 @@ const ROOMS: ReadonlyMap<string, Room> = new Map(
       tool: () => import("./capacitor/capacitor-against-mark/tool"),
       words: () => import("./capacitor/capacitor-against-mark/words"),
     },
+    discharge: {
+      tool: () => import("./capacitor/discharge/tool"),
+      words: () => import("./capacitor/discharge/words"),
+    },
+    "capacitor-under-load": {
+      tool: () => import("./capacitor/capacitor-under-load/tool"),
+      words: () => import("./capacitor/capacitor-under-load/words"),
+    },
+    "ohms-ramp": {
+      tool: () => import("./capacitor/ohms-ramp/tool"),
+      words: () => import("./capacitor/ohms-ramp/words"),
+    },
+    combination: {
+      tool: () => import("./capacitor/combination/tool"),
+      words: () => import("./capacitor/combination/words"),
+    },
+    "bleed-resistor": {
+      tool: () => import("./capacitor/bleed-resistor/tool"),
+      words: () => import("./capacitor/bleed-resistor/words"),
+    },
     "lead-map": {
       tool: () => import("./winding/lead-map/tool"),
       words: () => import("./winding/lead-map/words"),
+    },
+    "winding-against-reference": {
+      tool: () => import("./winding/winding-against-reference/tool"),
+      words: () => import("./winding/winding-against-reference/words"),
+    },
+    "start-and-run": {
+      tool: () => import("./winding/start-and-run/tool"),
+      words: () => import("./winding/start-and-run/words"),
     },
     "temperature-rise": {
       tool: () => import("./winding/temperature-rise/tool"),

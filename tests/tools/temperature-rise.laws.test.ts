@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { kelvin, ohms } from "@/core/quantity/units";
 import type { Finding } from "@/core/tools/finding.input";
-import { riseAtSwitchOff, tool, windingTemperature } from "@/tools/winding/temperature-rise/tool";
+import { windingTemperature } from "@/core/windings/temperature";
+import { riseAtSwitchOff, tool } from "@/tools/winding/temperature-rise/tool";
 import { RUNS, TOOL_CONTEXT } from "../core/shop-context";
 
 interface Winding {

@@ -4,6 +4,7 @@ export type In<U extends string> = number & { readonly __unit: U };
 export type Ohms = In<"Ω">;
 export type Farads = In<"F">;
 export type Volts = In<"V">;
+export type Amps = In<"A">;
 export type Watts = In<"W">;
 export type Joules = In<"J">;
 export type Seconds = In<"s">;
@@ -22,6 +23,7 @@ function inUnit<U extends string>(unit: U) {
 export const ohms = inUnit("Ω");
 export const farads = inUnit("F");
 export const volts = inUnit("V");
+export const amps = inUnit("A");
 export const watts = inUnit("W");
 export const joules = inUnit("J");
 export const seconds = inUnit("s");

@@ -44,6 +44,8 @@ export interface ToolCard {
   /** Limit rows that it uses. */
   readonly limits: readonly string[];
   readonly next: Readonly<Record<Verdict, After>>;
+  /** Asks for more than one reading: its moves may be answered in words as well, and its sheet opens under Measure. */
+  readonly alsoByHand?: boolean;
   /** Takes longer than a keystroke may: the sheet works it out away from the page's own thread. */
   readonly isLong?: boolean;
   /** What the type line understands and can hand to it: the kind of marking, such as `capacitor`. */

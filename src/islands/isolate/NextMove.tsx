@@ -14,6 +14,7 @@ import { gapsOf, MakeReady, WayThere } from "./MakeReady";
 import type { MoveProps } from "./move-props";
 import { SaysNothing } from "./SaysNothing";
 import { ToolReading } from "./ToolReading";
+import { ToTheSheet } from "./ToTheSheet";
 
 /** For so long after a card came up a tap on it may have been meant for the one before. */
 const JUST_CHANGED_MS = 600;
@@ -250,11 +251,12 @@ export function NextMove(
       <Facts {...props} />
       {isReady ? <CoverOff screen={screen} shop={props.shop} move={move} onOpened={props.onStay} /> : null}
       <MakeReady screen={screen} move={move}>
-        {tool ? (
+        {tool && !tool.alsoByHand ? (
           <ToolReading key={`${tool.id}:${move.id}`} {...props} toolId={tool.id} />
         ) : (
           <AnswerPart {...props} />
         )}
+        {tool?.alsoByHand ? <ToTheSheet jobId={screen.job.jobId} tool={tool} moveId={move.id} /> : null}
       </MakeReady>
     </section>
   );

@@ -15,7 +15,7 @@ function Sheet({ screen, shop, move, knowledge, loaded }: ReadingProps & { reado
   const { job } = screen;
   const { ask, post, problem } = usePost(job.jobId);
   const { tool } = loaded;
-  const given = givenFor(job, move);
+  const given = givenFor(job, move, shop);
   const takenNow = (): "now" | "afterwards" =>
     screen.gaps(move.needs).length > 0 || screen.liveGaps(move.power).length > 0 ? "afterwards" : "now";
   const model = useToolSheet({

@@ -10,6 +10,7 @@ import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
 import { withShop } from "../frame/with-shop";
 import { useAwake } from "../state/awake";
 import { dropDraft, keepDraft, readDraft } from "../state/draft";
+import { measuredKey } from "../state/measured";
 import { usePost } from "../state/use-post";
 import { EarlierReading } from "../tools/EarlierReading";
 import { FindingWords } from "../tools/FindingWords";
@@ -54,7 +55,7 @@ function Sheet({ screen, shop, measurable, loaded }: SheetProps & { readonly loa
   const { move, need } = measurable;
   const { tool, pictures } = loaded;
   const { ask, problem } = usePost(job.jobId);
-  const given = givenFor(job, move);
+  const given = givenFor(job, move, shop);
   const model = useToolSheet({
     tool,
     draftKey: `${job.jobId}:${measurable.key}`,
@@ -131,7 +132,7 @@ function Measurables({ screen, shop }: { readonly screen: JobScreen; readonly sh
   const { job } = screen;
   const wanted = useWanted(screen, shop);
   const all = measurablesOf(job, shop);
-  const key = `measure:${job.jobId}`;
+  const key = measuredKey(job.jobId);
   const first = firstOf(all, job);
   const [chosen, setChosen] = useState(() => readDraft<string>(key) ?? first?.key);
   const measurable = all.find((one) => one.key === chosen) ?? all[0];

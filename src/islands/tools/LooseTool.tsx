@@ -99,7 +99,7 @@ function Sheet({ loaded, shop, readings, jobs }: LooseProps & { readonly loaded:
   const model = useToolSheet({
     tool,
     draftKey: "loose",
-    given: { marking: markingInAddress() },
+    given: { marking: markingInAddress(), hertz: String(shop.settings.hertz) },
     shop,
     target: {
       isGated: () => false,

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { formatText } from "@/core/quantity/format";
+import { formatQuantity } from "@/core/quantity/format";
 import { QUANTITIES } from "@/core/quantity/reading";
 import type { PairsSpec } from "@/core/tools/field.input";
 import { Field } from "../fields/Field";
@@ -118,7 +118,7 @@ function PairCell({
           id={inputId}
           data-figures=""
           data-testid={inputId}
-          className={`num min-h-11 w-[84px] bg-transparent text-center font-semibold focus:outline-2 focus:outline-teal ${isNext ? "text-[22px]" : "text-lg"}`}
+          className={`num min-h-11 mx-auto w-[66px] bg-transparent text-center font-semibold sm:w-[84px] focus:outline-2 focus:outline-teal ${isNext ? "text-[22px]" : "text-lg"}`}
           aria-label={`${a} to ${b}`}
           aria-invalid={problem ? true : undefined}
           autoComplete="off"
@@ -131,7 +131,7 @@ function PairCell({
         />
         {misfit?.should === undefined ? null : (
           <span className="num pb-1 text-center font-semibold text-oxide text-sm">
-            {formatText(misfit.should, symbol)} fits
+            {formatQuantity(misfit.should, symbol).number} fits
           </span>
         )}
       </div>

@@ -52,7 +52,7 @@ function MarkingField({ model, id, field }: FieldProps<MarkingSpec<unknown>>) {
   return (
     <Field
       label={field.label}
-      hint={field.understood(typed) ?? `As printed, such as ${field.placeholder ?? ""}`}
+      hint={field.understood(typed) ?? `Such as ${field.placeholder ?? ""}`}
       error={model.problemOf(id)}
       className="sm:col-span-2"
     >

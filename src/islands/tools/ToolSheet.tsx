@@ -123,7 +123,7 @@ function TableSheet({
         <Problem text={model.problem} />
         {kept}
       </section>
-      <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,6fr)_minmax(0,6fr)]">
+      <div className="grid gap-x-8 gap-y-4 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <section aria-label="Reading">
           <p className="mb-3 text-soft">{how}</p>
           {earlier}

@@ -25,6 +25,8 @@ export interface Given {
   readonly place?: string | undefined;
   /** Its kind of motor, where that is settled. */
   readonly motor?: string | undefined;
+  /** Usual frequency of its mains: a choice begins with it. */
+  readonly hertz?: string | undefined;
 }
 
 export const textOf = (draft: ToolDraft, id: string): string => {
@@ -67,7 +69,8 @@ function settledBy({ fill }: AnyField, given: Given): string | undefined {
 /** The value of a choice: what the job settles, what was tapped, or what is usual. */
 export function choiceOf(draft: ToolDraft, id: string, field: AnyField, given: Given): string {
   if (field.kind !== "choice") return "";
-  return settledBy(field, given) ?? (textOf(draft, id) || (field.preset ?? ""));
+  const usual = (field.fill === "hertz" ? given.hertz : undefined) ?? field.preset ?? "";
+  return settledBy(field, given) ?? (textOf(draft, id) || usual);
 }
 
 export function isAsked(field: AnyField, draft: ToolDraft, fields: Fields, given: Given): boolean {

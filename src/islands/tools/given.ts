@@ -1,6 +1,7 @@
 import type { JobView } from "@/core/job/log/reduce";
 import type { Move } from "@/core/knowledge/types";
 import { formatText } from "@/core/quantity/format";
+import type { Shop } from "@/core/shop/shop";
 import type { Finding } from "@/core/tools/finding.input";
 import { MOTOR_KINDS } from "@/core/tools/motor-kinds";
 import type { Given } from "./draft";
@@ -11,12 +12,16 @@ export function markingInAddress(): string | undefined {
 }
 
 /** What the job knows of the part that a move is about. */
-export function givenFor(job: JobView, move: Pick<Move, "part"> | undefined): Given {
+export function givenFor(
+  job: JobView,
+  move: Pick<Move, "part"> | undefined,
+  { settings }: Pick<Shop, "settings">,
+): Given {
   const place = move?.part?.place;
   const known = job.capacitors.find(({ id }) => id === place)?.mark;
   const { family } = job.takenIn ?? {};
   const motor = MOTOR_KINDS.find(({ value }) => value === family && value !== "not-known")?.value;
-  return { place, marking: known, motor };
+  return { place, marking: known, motor, hertz: String(settings.hertz) };
 }
 
 /** The figure a finding is about, as it is read off a list. */

@@ -191,6 +191,7 @@ export const tool = defineTool({
   speaksOf: [],
   limits: ["windings-alike", "speed-sensor-ohms"],
   next: { faulty: "match", suspect: "isolate", sound: "isolate", undecided: "measure" },
+  alsoByHand: true,
   isLong: true,
   fields: FIELDS,
   codes: CODES,

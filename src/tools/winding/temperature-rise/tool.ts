@@ -2,9 +2,10 @@ import { linearRegression } from "simple-statistics";
 import { limitOf } from "@/core/knowledge/resolve-limits";
 import type { Limits } from "@/core/knowledge/types";
 import type { Reading } from "@/core/quantity/reading";
-import { type Kelvin, kelvin, type Ohms, ohms, ZERO_CELSIUS_K } from "@/core/quantity/units";
+import { type Kelvin, kelvin, type Ohms, ohms } from "@/core/quantity/units";
 import { field, type InputOf, type TimedReading } from "@/core/tools/field.input";
 import { type Analysis, defineTool } from "@/core/tools/tool";
+import { METALS, sharePerKelvin, windingTemperature } from "@/core/windings/temperature";
 
 const FIELDS = {
   cold: field.reading("resistance", {
@@ -30,13 +31,7 @@ const FIELDS = {
     ask: "Say how warm the room is now.",
   }),
   meter: field.meter("resistance", { label: "Meter" }),
-  metal: field.choice(
-    [
-      { value: "copper", label: "Copper" },
-      { value: "aluminium", label: "Aluminium" },
-    ],
-    { label: "Wound with", preset: "copper" },
-  ),
+  metal: field.choice(METALS, { label: "Wound with", preset: "copper" }),
   class: field.choice(
     [
       { value: "a", label: "A, 105" },
@@ -66,20 +61,6 @@ const CODES = [
 type Input = InputOf<typeof FIELDS>;
 type Answer = Analysis<(typeof CODES)[number]>;
 type Said = Answer["reasons"][number];
-
-/** Temperature, °C, at which the resistance of a metal would be zero, with its sign turned. Source: physics. */
-const ZERO_OHMS_C: Readonly<Record<Input["metal"], number>> = { copper: 234.5, aluminium: 225 };
-
-/**
- * Mean temperature of a winding from its resistance: T2 = R2/R1 · (k + T1) − k, k = 234.5 °C for copper, 225 °C for
- * aluminium. Ohms and kelvin in, kelvin out. Source: physics.
- * @example windingTemperature(ohms(12.4), kelvin(294.15), ohms(15.1), "copper") // 349.78 K, 76.6 °C
- */
-export function windingTemperature(cold: Ohms, coldAt: Kelvin, hot: Ohms, metal: Input["metal"]): Kelvin {
-  const k = ZERO_OHMS_C[metal];
-  const coldC = coldAt - ZERO_CELSIUS_K;
-  return kelvin((hot / cold) * (k + coldC) - k + ZERO_CELSIUS_K);
-}
 
 interface Cooled {
   /** Seconds since switch-off. */
@@ -144,7 +125,7 @@ function errorOf(input: Input, { cold, coldAt, hot }: Known): number {
   const { counts, resolution } = input.meter;
   const off = counts * (si(resolution) ?? 0);
   const highest = Math.max(...hot.map((one) => one.ohms));
-  const span = ZERO_OHMS_C[input.metal] + coldAt - ZERO_CELSIUS_K;
+  const span = 1 / sharePerKelvin(coldAt, input.metal);
   return (span * off * (1 + highest / cold)) / cold + halfDigit(input.coldAt) + halfDigit(input.roomAt);
 }
 

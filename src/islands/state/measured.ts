@@ -1,0 +1,2 @@
+/** Where a device keeps what of a job is being measured. */
+export const measuredKey = (jobId: number): string => `measure:${jobId}`;

@@ -1,0 +1,190 @@
+import { limitOf } from "@/core/knowledge/resolve-limits";
+import type { Limits } from "@/core/knowledge/types";
+import { parseCapacitorMark } from "@/core/markings/capacitor";
+import { COMMON_WATTS, commonOhms } from "@/core/markings/resistor-series";
+import { farads, ohms, volts } from "@/core/quantity/units";
+import { drainTime, startVoltage } from "@/core/safety/discharge";
+import { field, type InputOf } from "@/core/tools/field.input";
+import { type Analysis, defineTool } from "@/core/tools/tool";
+
+const FIELDS = {
+  mark: field.marking(parseCapacitorMark, {
+    label: "Marking of the capacitor",
+    example: "145-174 μF 250 VAC",
+    ask: "Type what is printed on it.",
+    fill: "part-marking",
+    place: "main",
+    understood: ({ understood }) => understood.map(({ meaning }) => meaning).join(" · "),
+  }),
+  within: field.reading("time", {
+    label: "Drained within",
+    placeholder: "60",
+    ask: "Say within how many seconds it is to be safe.",
+  }),
+  fitted: field.reading("resistance", {
+    label: "The one that is fitted, if any",
+    placeholder: "15k",
+    optional: true,
+  }),
+} as const;
+
+const CODES = [
+  "bleed/take",
+  "bleed/fitted-does",
+  "bleed/fitted-slow",
+  "bleed/fitted-hot",
+  "bleed/fitted-open",
+  "bleed/none",
+  "bleed/no-volts",
+  "bleed/refer",
+  "bleed/always-on",
+  "bleed/start-only",
+  "bleed/proves-nothing",
+] as const;
+
+type Input = InputOf<typeof FIELDS>;
+type Answer = Analysis<(typeof CODES)[number]>;
+type Said = Answer["reasons"][number];
+
+interface Need {
+  readonly capacitance: number;
+  readonly volts: number;
+  readonly start: number;
+  readonly safe: number;
+  readonly within: number;
+  readonly margin: number;
+}
+
+/** Watts that a resistor across it turns into heat, with the margin that keeps it cool. Source: physics (V²/R). */
+function wattsAcross(resistance: number, { volts: across, margin }: Need): number {
+  return (across * across * margin) / resistance;
+}
+
+export interface Bleed {
+  readonly ohms: number;
+  readonly watts: number;
+  readonly seconds: number;
+}
+
+/** The highest common resistor that still drains in time: it wastes the least. */
+export function bleedFor(need: Need, mostWatts: number): Bleed | undefined {
+  const most = need.within / (need.capacitance * Math.log(need.start / need.safe));
+  const fits = commonOhms(1000, Math.min(most, 1e6)).reverse();
+  const value = fits[0];
+  if (value === undefined) return undefined;
+  const rated = COMMON_WATTS.find((watts) => watts >= wattsAcross(value, need));
+  if (rated === undefined || rated > mostWatts) return undefined;
+  return { ohms: value, watts: rated, seconds: need.capacitance * value * Math.log(need.start / need.safe) };
+}
+
+function plain(verdict: Answer["verdict"], code: Said["code"], params: Said["params"] = {}): Answer {
+  return {
+    verdict,
+    figures: [],
+    reasons: [{ code, params }],
+    cautions: [],
+    sources: ["physics"],
+    evidence: [],
+  };
+}
+
+function ofFitted(
+  { fitted }: Input,
+  need: Need,
+): { readonly verdict: Answer["verdict"]; readonly reason: Said } | undefined {
+  if (!fitted || fitted.kind === "not-taken") return undefined;
+  if (fitted.kind !== "value" || fitted.value <= 0)
+    return { verdict: "faulty", reason: { code: "bleed/fitted-open", params: {} } };
+  const seconds = drainTime(
+    ohms(fitted.value),
+    farads(need.capacitance),
+    volts(need.start),
+    volts(need.safe),
+  );
+  const watts = wattsAcross(fitted.value, need);
+  const params = { ohms: fitted.value, seconds, within: need.within, watts };
+  if (seconds > need.within) return { verdict: "suspect", reason: { code: "bleed/fitted-slow", params } };
+  return { verdict: "sound", reason: { code: watts > 5 ? "bleed/fitted-hot" : "bleed/fitted-does", params } };
+}
+
+function analyse(input: Input, limits: Limits): Answer {
+  const { mark, within } = input;
+  const refer = limitOf(limits, "capacitor-marked-volts-refer").value;
+  if (mark.voltsAc !== undefined && mark.voltsAc > refer)
+    return plain("suspect", "bleed/refer", { marked: mark.voltsAc, limit: refer });
+  const capacitance = (mark.band?.max ?? mark.nominal ?? 0) + (mark.second ?? 0);
+  if (mark.voltsAc === undefined || capacitance <= 0 || within.kind !== "value" || within.value <= 0)
+    return plain("undecided", "bleed/no-volts");
+  const need: Need = {
+    capacitance,
+    volts: mark.voltsAc,
+    start: startVoltage(mark.voltsAc, mark.voltsAc, 1),
+    safe: limitOf(limits, "safe-to-work-volts").value,
+    within: within.value,
+    margin: limitOf(limits, "bleed-resistor-margin").value,
+  };
+  const found = bleedFor(need, limitOf(limits, "discharge-resistor-watts").value);
+  const fitted = ofFitted(input, need);
+  const take: Said = found
+    ? {
+        code: "bleed/take",
+        params: { ohms: found.ohms, watts: found.watts, volts: need.start, seconds: found.seconds },
+      }
+    : { code: "bleed/none", params: {} };
+  return {
+    verdict: fitted?.verdict ?? "undecided",
+    figures: found
+      ? [
+          { id: "ohms", label: "resistor", value: found.ohms, unit: "Ω" },
+          { id: "watts", label: "its watts", value: found.watts, unit: "W" },
+          {
+            id: "time",
+            label: "time to the safe volts",
+            value: found.seconds,
+            unit: "s",
+            limit: need.within,
+            limitSource: "shop",
+          },
+        ]
+      : [],
+    reasons: fitted ? [fitted.reason, take] : [take],
+    cautions: [
+      { code: mark.role === "start" ? "bleed/start-only" : "bleed/always-on", params: {} },
+      { code: "bleed/proves-nothing", params: {} },
+    ],
+    sources: ["physics", "iec-60063"],
+    evidence: [],
+  };
+}
+
+/**
+ * The resistor that belongs across a capacitor so that it is drained when hands come near: its ohms, watts and volts.
+ *
+ * The highest common value with R·C·ln(V0/Vsafe) within the time that is wanted wastes the least; it bears √2 times the
+ * marked volts, and twice the heat V²/R that the marked volts make in it. Ohms, watts, seconds.
+ * @example 145-174 μF 250 VAC within 60 s → 68 kΩ 2 W
+ */
+export const tool = defineTool({
+  id: "bleed-resistor",
+  version: 1,
+  topic: "capacitor",
+  title: "Bleed resistor across a capacitor",
+  about: "145-174 μF 250 VAC, drained within 60 s · 68 kΩ",
+  how: "From its marking; where one is fitted, its ohms with one leg lifted.",
+  waiting: "The resistor stands here with the marking and the seconds.",
+  judges: [],
+  stations: ["start-circuit"],
+  touches: [],
+  speaksOf: [],
+  limits: [
+    "capacitor-marked-volts-refer",
+    "safe-to-work-volts",
+    "discharge-resistor-watts",
+    "bleed-resistor-margin",
+  ],
+  next: { faulty: "match", suspect: "match", sound: "measure", undecided: "match" },
+  fields: FIELDS,
+  codes: CODES,
+  example: { mark: "145-174 μF 250 VAC", within: "60", fitted: "15k" },
+  analyse,
+});

@@ -1,0 +1,324 @@
+import { limitOf } from "@/core/knowledge/resolve-limits";
+import type { Limits } from "@/core/knowledge/types";
+import { type CapacitorMark, parseCapacitorMark } from "@/core/markings/capacitor";
+import { COMMON_WATTS, commonOhms } from "@/core/markings/resistor-series";
+import { farads, volts as inVolts, watts as inWatts, ohms, type Volts } from "@/core/quantity/units";
+import {
+  DISCHARGE_SCHOOLS,
+  type DischargePlan,
+  type DischargeReferral,
+  type DischargeRefusal,
+  type DischargeResistor,
+  drainTime,
+  planDischarge,
+  wattsNeeded,
+} from "@/core/safety/discharge";
+import { field, type InputOf } from "@/core/tools/field.input";
+import { type Analysis, defineTool } from "@/core/tools/tool";
+
+const SCHOOL_LABELS = {
+  "resistor-then-short": "Resistor, then an insulated short",
+  "resistor-only": "Resistor, clip left on",
+  "insulated-short": "Insulated short",
+} as const;
+
+const FIELDS = {
+  mark: field.marking(parseCapacitorMark, {
+    label: "Marking",
+    example: "12 μF ±5 % 450 VAC",
+    ask: "Type what is printed on it.",
+    fill: "part-marking",
+    understood: ({ understood }) => understood.map(({ meaning }) => meaning).join(" · "),
+  }),
+  supply: field.reading("voltage", {
+    label: "Supply",
+    placeholder: "230",
+    ask: "Say the volts of its supply.",
+  }),
+  resistor: field.reading("resistance", { label: "Resistor at hand", placeholder: "15k", optional: true }),
+  rated: field.reading("power", { label: "Its watts", placeholder: "5", optional: true }),
+  bears: field.reading("voltage", { label: "Its volts", placeholder: "750", optional: true }),
+  school: field.choice(
+    DISCHARGE_SCHOOLS.map((value) => ({ value, label: SCHOOL_LABELS[value] })),
+    { label: "Way of draining", preset: "resistor-then-short" },
+  ),
+  now: field.reading("voltage", {
+    label: "Volts across it now, DC",
+    place: "main",
+    placeholder: "before, or after draining",
+    optional: true,
+  }),
+  later: field.reading("voltage", {
+    label: "And a minute later",
+    placeholder: "V",
+    optional: true,
+    once: true,
+  }),
+} as const;
+
+const CODES = [
+  "drain/plan",
+  "drain/refer",
+  "drain/resistor-volts",
+  "drain/resistor-power",
+  "drain/resistor-not-said",
+  "drain/drained",
+  "drain/crept-back",
+  "drain/still-charged",
+  "drain/read-again",
+  "drain/now-from",
+  "drain/take",
+  "drain/no-common",
+  "drain/motor-lifts",
+  "drain/rebound",
+  "drain/school-default",
+  "drain/school-resistor",
+  "drain/school-short",
+  "drain/short-too-much",
+  "drain/check",
+] as const;
+
+type Input = InputOf<typeof FIELDS>;
+type Answer = Analysis<(typeof CODES)[number]>;
+type Said = Answer["reasons"][number];
+type Figure = Answer["figures"][number];
+
+const si = (reading: Input["now"]): number | undefined =>
+  reading?.kind === "value" ? Math.abs(reading.value) : undefined;
+const say = (code: Said["code"], params: Said["params"] = {}): Said => ({ code, params });
+
+/** All sections of a can together, at their highest. */
+function capacitanceOf({ band, nominal, second }: CapacitorMark) {
+  return farads((band?.max ?? nominal ?? 0) + (second ?? 0));
+}
+
+/** A running winding lifts a run capacitor above the supply; what is printed is the floor of what it may stand at. */
+function markedVolts({ mark, supply }: Input, limits: Limits): Volts | undefined {
+  if (mark.voltsAc === undefined) return undefined;
+  const lifted = (si(supply) ?? 0) * limitOf(limits, "unmarked-capacitor-volts-factor").value;
+  return mark.role === "run" ? inVolts(Math.max(mark.voltsAc, lifted)) : mark.voltsAc;
+}
+
+type Planned = DischargePlan | DischargeReferral | DischargeRefusal;
+
+function planned(input: Input, resistor: DischargeResistor, limits: Limits): Planned {
+  const { mark } = input;
+  const refer = limitOf(limits, "capacitor-marked-volts-refer").value;
+  const lifted = markedVolts(input, limits);
+  // What refers a part is its own mark, never what the supply may lift it to.
+  const voltsAc =
+    lifted !== undefined && (mark.voltsAc ?? 0) <= refer ? inVolts(Math.min(lifted, refer)) : mark.voltsAc;
+  return planDischarge(
+    { voltsAc, capacitance: capacitanceOf(mark), dielectric: mark.dielectric },
+    resistor,
+    inVolts(si(input.supply) ?? 0),
+    limits,
+  );
+}
+
+/** Any resistor, so that what it must bear can be worked out. */
+const IDEAL = { resistance: ohms(15_000), watts: inWatts(1e6), volts: inVolts(1e6) };
+
+export interface Advice {
+  readonly ohms: number;
+  readonly watts: number;
+  readonly seconds: number;
+}
+
+/** The common resistor that drains soonest without more than a common five watts. */
+export function advise(
+  { capacitance, startVolts, safeVolts }: Pick<DischargePlan, "capacitance" | "startVolts" | "safeVolts">,
+  limits: Limits,
+): Advice | undefined {
+  const overload = limitOf(limits, "resistor-overload").value;
+  const most = limitOf(limits, "discharge-resistor-watts").value;
+  const longest = limitOf(limits, "discharge-longest").value;
+  for (const value of commonOhms(1000, 100_000)) {
+    const needed = wattsNeeded(ohms(value), capacitance, startVolts, overload);
+    const rated = COMMON_WATTS.find((watts) => watts >= needed);
+    const isSoon = drainTime(ohms(value), capacitance, startVolts, safeVolts) <= longest;
+    if (rated !== undefined && rated <= most && isSoon)
+      return {
+        ohms: value,
+        watts: rated,
+        seconds: drainTime(ohms(value), capacitance, startVolts, safeVolts),
+      };
+  }
+  return undefined;
+}
+
+const SCHOOL_SAID = {
+  "resistor-then-short": "drain/school-default",
+  "resistor-only": "drain/school-resistor",
+  "insulated-short": "drain/school-short",
+} as const;
+
+function schoolOf({ school }: Input, plan: DischargePlan): Said[] {
+  const isTooMuch = school === "insulated-short" && !plan.mayShortFirst;
+  return [isTooMuch ? say("drain/short-too-much", { energy: plan.energy }) : say(SCHOOL_SAID[school])];
+}
+
+function figuresOf(plan: DischargePlan, isResistorSaid: boolean): Figure[] {
+  const times: Figure[] = isResistorSaid
+    ? [
+        { id: "time", label: "time through the resistor", value: plan.time, unit: "s" },
+        { id: "peak-power", label: "power in the first instant", value: plan.peakPower, unit: "W" },
+      ]
+    : [];
+  return [
+    {
+      id: "start",
+      label: "it may stand at",
+      value: plan.startVolts,
+      unit: "V",
+      limit: plan.safeVolts,
+      limitId: "safe-to-work-volts",
+      limitSource: "shop",
+    },
+    { id: "energy", label: "energy in it", value: plan.energy, unit: "J" },
+    ...times,
+  ];
+}
+
+/** What the volts read say, where they were read. */
+function readOff(
+  input: Input,
+  plan: DischargePlan,
+): { readonly verdict: Answer["verdict"]; readonly reason: Said } | undefined {
+  const [now, later] = [si(input.now), si(input.later)];
+  if (later !== undefined)
+    return later < plan.safeVolts
+      ? { verdict: "sound", reason: say("drain/drained", { volts: later, safe: plan.safeVolts }) }
+      : { verdict: "suspect", reason: say("drain/crept-back", { volts: later, safe: plan.safeVolts }) };
+  if (now === undefined) return undefined;
+  return now < plan.safeVolts
+    ? { verdict: "undecided", reason: say("drain/read-again", { volts: now }) }
+    : { verdict: "suspect", reason: say("drain/still-charged", { volts: now, safe: plan.safeVolts }) };
+}
+
+function refused(found: DischargeRefusal): Said {
+  const params = { volts: found.volts, watts: found.watts };
+  const code = {
+    "rating-not-said": "drain/resistor-not-said",
+    volts: "drain/resistor-volts",
+    power: "drain/resistor-power",
+  } as const;
+  return say(code[found.because], params);
+}
+
+function resistorOf({ resistor, rated, bears }: Input): DischargeResistor | undefined {
+  const [value, watts, bearing] = [si(resistor), si(rated), si(bears)];
+  if (value === undefined || value <= 0) return undefined;
+  return {
+    resistance: ohms(value),
+    watts: watts === undefined ? undefined : inWatts(watts),
+    volts: bearing === undefined ? undefined : inVolts(bearing),
+  };
+}
+
+function analyse(input: Input, limits: Limits): Answer {
+  const sources = ["physics", "shop-practice"];
+  const ideal = planned(input, IDEAL, limits);
+  if (ideal.kind !== "plan") {
+    const limit = ideal.kind === "refer" ? ideal.limit : 0;
+    const marked = ideal.kind === "refer" ? ideal.markedVolts : 0;
+    return {
+      verdict: "suspect",
+      figures: [],
+      reasons: [say("drain/refer", { marked, limit })],
+      cautions: [],
+      sources,
+      evidence: [],
+    };
+  }
+  const own = resistorOf(input);
+  const found = own ? planned(input, own, limits) : undefined;
+  const plan = found?.kind === "plan" ? found : ideal;
+  const advice = advise(plan, limits);
+  const read = readOff(input, plan);
+  const now = si(input.now);
+  const isCharged = now !== undefined && now >= plan.safeVolts && own && found?.kind === "plan";
+  const first =
+    read?.reason ??
+    (found?.kind === "refuse"
+      ? refused(found)
+      : say("drain/plan", { volts: plan.startVolts, energy: plan.energy, seconds: found ? plan.time : 0 }));
+  return {
+    verdict: read?.verdict ?? (found?.kind === "refuse" ? "suspect" : "undecided"),
+    figures: figuresOf(plan, found?.kind === "plan"),
+    reasons: [first],
+    cautions: [
+      ...(isCharged
+        ? [
+            say("drain/now-from", {
+              seconds: drainTime(own.resistance, plan.capacitance, inVolts(now), plan.safeVolts),
+            }),
+          ]
+        : []),
+      advice
+        ? say("drain/take", {
+            ohms: advice.ohms,
+            watts: advice.watts,
+            volts: plan.startVolts,
+            seconds: advice.seconds,
+          })
+        : say("drain/no-common"),
+      ...(input.mark.role === "start" ? [] : [say("drain/motor-lifts")]),
+      ...schoolOf(input, plan),
+      say("drain/rebound", { volts: plan.rebound }),
+      say("drain/check", { safe: plan.safeVolts }),
+    ],
+    sources,
+    evidence: [],
+  };
+}
+
+/**
+ * How to drain a capacitor, worked out before anything touches it, and whether it worked.
+ *
+ * It may stand at √2 times its own marked AC volts, and a run capacitor at √2 × 1.8 times the supply where that is more,
+ * since a running winding lifts it above the supply. Time through a resistor t = R·C·ln(V0/Vsafe), energy ½CV0², first
+ * power V0²/R; the resistor must bear V0 as well. The common resistor that drains soonest within a common wattage is
+ * named. Drained is what a meter shows below the safe voltage, and again a minute later, since charge creeps back. Above
+ * the limit for marked volts no time is shown: passed on. Volts, joules, seconds.
+ * @example 12 μF 450 VAC on 230 V: 636 V, 2.4 J; 15 kΩ 10 W drains it in 0.9 s
+ */
+export const tool = defineTool({
+  id: "discharge",
+  version: 1,
+  topic: "capacitor",
+  title: "Draining a capacitor",
+  about: "12 μF 450 VAC on 230 V · may stand at 636 V",
+  how: "Plug out and hung. Gloves, insulated clips, meter on DC volts; nothing touches it before its volts are read.",
+  waiting: "What it may stand at, and how to drain it, come here with its marking.",
+  judges: [],
+  stations: ["start-circuit", "board"],
+  touches: ["inside"],
+  speaksOf: [],
+  limits: [
+    "capacitor-marked-volts-refer",
+    "unmarked-capacitor-volts-factor",
+    "board-volts-factor",
+    "safe-to-work-volts",
+    "rebound-film",
+    "rebound-electrolytic",
+    "short-energy-max",
+    "resistor-overload",
+    "discharge-resistor-watts",
+    "discharge-longest",
+  ],
+  next: { faulty: "measure", suspect: "measure", sound: "measure", undecided: "measure" },
+  fields: FIELDS,
+  codes: CODES,
+  example: {
+    mark: "12 μF ±5 % 450 VAC",
+    supply: "230",
+    resistor: "15k",
+    rated: "10",
+    bears: "750",
+    school: "resistor-then-short",
+    now: "0.4",
+    later: "0.6",
+  },
+  analyse,
+});
