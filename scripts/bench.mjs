@@ -124,6 +124,7 @@ if (!process.argv.includes("--no-cold")) await coldStart();
 await starts();
 await weights();
 spawnSync("npx", ["--no-install", "tsx", "scripts/bench-core.ts"], { stdio: "inherit" });
+spawnSync("npx", ["--no-install", "tsx", "scripts/bench-windings.ts"], { stdio: "inherit" });
 console.log("\nlaws, 2,000 runs each:");
 const laws = spawnSync("npx", ["--no-install", "vitest", "run", "--project", "node", "laws"], {
   stdio: "inherit",

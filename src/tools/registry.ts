@@ -40,6 +40,10 @@ const ROOMS: ReadonlyMap<string, Room> = new Map(
       tool: () => import("./winding/lead-map/tool"),
       words: () => import("./winding/lead-map/words"),
     },
+    "motor-identity": {
+      tool: () => import("./winding/motor-identity/tool"),
+      words: () => import("./winding/motor-identity/words"),
+    },
     "winding-against-reference": {
       tool: () => import("./winding/winding-against-reference/tool"),
       words: () => import("./winding/winding-against-reference/words"),

@@ -69,7 +69,7 @@ describe.each(TOOLS.map((tool) => [tool.id, tool] as const))("the tool %s keeps 
         if (figure.limitId !== undefined) expect(tool.limits).toContain(figure.limitId);
       }
       for (const { moveId, outcomeId } of evidence) {
-        expect(tool.judges).toContain(moveId);
+        expect([...tool.judges, ...(tool.tellsOf ?? [])]).toContain(moveId);
         expect(KNOWLEDGE.moves.find((move) => move.id === moveId)?.outcomes).toContain(outcomeId);
       }
       for (const source of sources) expect(SOURCES).toContain(source);

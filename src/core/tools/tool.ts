@@ -36,6 +36,8 @@ export interface ToolCard {
   readonly waiting: string;
   /** Moves whose readings it judges. */
   readonly judges: readonly string[];
+  /** Other moves that what it finds answers as well, such as clues to the kind of motor. */
+  readonly tellsOf?: readonly string[];
   /** Stations of which the machine must have one, for it to be listed under Measure. */
   readonly stations: readonly string[];
   readonly touches: readonly Touch[];
