@@ -1,5 +1,5 @@
-import { ownFigures } from "@/core/job/isolation/own-figures";
 import type { JobView } from "@/core/job/log/reduce";
+import { Metering } from "../tools/Metering";
 import { inSentence } from "../words/in-sentence";
 import type { MoveProps } from "./move-props";
 
@@ -16,35 +16,6 @@ function Borrow({ move, shop, knowledge }: Omit<CareProps, "job">) {
       {kit.length === 0 ? `Needs: ${inSentence(label)}` : `Not in the shop: ${inSentence(label)}. Borrow one`}
       {instead ? `; without it: ${inSentence(instead)}` : ""}.
     </p>
-  );
-}
-
-/** Where the probes go, what to expect of this machine, and what more or less means. */
-function Metering({ move, job, shop }: Omit<CareProps, "knowledge">) {
-  if (move.probes === undefined) return null;
-  const family = job.takenIn?.family ?? "";
-  const expected = move.expect?.[family] ?? move.expect?.["all"];
-  const own = ownFigures(move, job, shop.settings);
-  const rows: readonly (readonly [string, string | undefined])[] = [
-    ["Probes", move.probes],
-    ["Expect", [expected, ...own].filter((one) => one !== undefined).join(" ")],
-    ["More", move.more],
-    ["Less", move.less],
-  ];
-  return (
-    <dl
-      className="my-1.5 grid grid-cols-[auto_minmax(0,1fr)] gap-x-3 border-rule border-y py-1.5"
-      data-testid="metering"
-    >
-      {rows.map(([term, words]) =>
-        words ? (
-          <div key={term} className="contents">
-            <dt className="text-soft">{term}</dt>
-            <dd>{words}</dd>
-          </div>
-        ) : null,
-      )}
-    </dl>
   );
 }
 

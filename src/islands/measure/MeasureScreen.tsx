@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { JobView } from "@/core/job/log/reduce";
 import type { Shop } from "@/core/shop/shop";
 import { useIsolation } from "../engine/use-isolation";
-import { Choices } from "../fields/Choices";
+import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { BenchGate } from "../frame/BenchGate";
 import { JobFrame } from "../frame/JobFrame";
@@ -15,6 +15,7 @@ import { usePost } from "../state/use-post";
 import { EarlierReading } from "../tools/EarlierReading";
 import { FindingWords } from "../tools/FindingWords";
 import { givenFor, keyReading, markingInAddress } from "../tools/given";
+import { Metering } from "../tools/Metering";
 import { ToolSheet } from "../tools/ToolSheet";
 import { type LoadedTool, useLoadedTool } from "../tools/use-loaded-tool";
 import { useToolSheet } from "../tools/use-tool-sheet";
@@ -100,7 +101,12 @@ function Sheet({ screen, shop, measurable, loaded }: SheetProps & { readonly loa
           <Problem text={problem} />
         </>
       }
-      earlier={<EarlierReading job={job} shop={shop} moveId={move?.id} />}
+      earlier={
+        <>
+          {move ? <Metering move={move} job={job} shop={shop} /> : null}
+          <EarlierReading job={job} shop={shop} moveId={move?.id} />
+        </>
+      }
       lastFinding={last?.finding}
       kept={last ? <Kept job={job} last={last} /> : null}
     />
@@ -154,18 +160,24 @@ function Measurables({ screen, shop }: { readonly screen: JobScreen; readonly sh
   return (
     <>
       {all.length > 1 ? (
-        <div className="mb-3">
-          <Choices
-            legend="What can be measured on this machine"
-            name="measurable"
-            choices={all.map(({ key: value, name, move }) => ({
-              value,
-              label: move !== undefined && move.id === wanted ? `${name}, wanted next` : name,
-            }))}
-            value={measurable.key}
-            onChoose={choose}
-          />
-        </div>
+        <Field label="What can be measured on this machine" className="mb-3 max-w-[560px]">
+          {(ids) => (
+            <select
+              {...ids}
+              className="select"
+              data-testid="measurable"
+              value={measurable.key}
+              onChange={(event) => choose(event.target.value)}
+            >
+              {all.map(({ key: value, name, move, isRead }) => (
+                <option key={value} value={value}>
+                  {name}
+                  {move !== undefined && move.id === wanted ? ", wanted next" : isRead ? ", read" : ""}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
       ) : null}
       <Fetched key={measurable.key} screen={screen} shop={shop} measurable={measurable} />
     </>

@@ -99,7 +99,11 @@ function Sheet({ loaded, shop, readings, jobs }: LooseProps & { readonly loaded:
   const model = useToolSheet({
     tool,
     draftKey: "loose",
-    given: { marking: markingInAddress(), hertz: String(shop.settings.hertz) },
+    given: {
+      marking: markingInAddress(),
+      hertz: String(shop.settings.hertz),
+      supply: String(shop.settings.volts),
+    },
     shop,
     target: {
       isGated: () => false,

@@ -25,6 +25,8 @@ export interface Given {
   readonly place?: string | undefined;
   /** Its kind of motor, where that is settled. */
   readonly motor?: string | undefined;
+  /** Volts of its supply, where its plate or the shop says them. */
+  readonly supply?: string | undefined;
   /** Usual frequency of its mains: a choice begins with it. */
   readonly hertz?: string | undefined;
 }

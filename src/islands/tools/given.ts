@@ -1,5 +1,6 @@
 import type { JobView } from "@/core/job/log/reduce";
 import type { Move } from "@/core/knowledge/types";
+import { supplyOf } from "@/core/nameplate/supply";
 import { formatText } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import type { Finding } from "@/core/tools/finding.input";
@@ -21,7 +22,8 @@ export function givenFor(
   const known = job.capacitors.find(({ id }) => id === place)?.mark;
   const { family } = job.takenIn ?? {};
   const motor = MOTOR_KINDS.find(({ value }) => value === family && value !== "not-known")?.value;
-  return { place, marking: known, motor, hertz: String(settings.hertz) };
+  const supply = String(supplyOf(job.plate?.volts ?? "", settings.volts).volts);
+  return { place, marking: known, motor, supply, hertz: String(settings.hertz) };
 }
 
 /** The figure a finding is about, as it is read off a list. */

@@ -85,13 +85,19 @@ function cleared(tool: Tool, draft: ToolDraft): ToolDraft {
   return Object.fromEntries(Object.entries(draft).filter(([id]) => !ids.has(id)));
 }
 
+const filledWith = (fill: "part-marking" | "supply", { marking, supply }: Given): string =>
+  (fill === "supply" ? supply : marking) ?? "";
+
 /** State of a tool's sheet, in a job, on Isolate and on its own: the one way to keep a reading. No markup. */
 export function useToolSheet({ tool, draftKey, given, shop, target }: SheetContext): ToolSheetModel {
   const [kept, setDraft] = useDraft<ToolDraft>(`tool:${tool.id}:${draftKey}`, {});
   const [isGated, setIsGated] = useState(false);
   const [problem, setProblem] = useState<string | undefined>(undefined);
-  const markings = Object.entries(tool.fields).filter(([, { fill }]) => fill === "part-marking");
-  const filled = markings.filter(([id]) => textOf(kept, id) === "").map(([id]) => [id, given.marking ?? ""]);
+  const filled = Object.entries(tool.fields)
+    .filter(([id]) => kept[id] === undefined)
+    .flatMap(([id, { fill }]) =>
+      fill === "part-marking" || fill === "supply" ? [[id, filledWith(fill, given)]] : [],
+    );
   const draft: ToolDraft = { ...kept, ...Object.fromEntries(filled) };
   const set = (change: ToolDraft): void => setDraft({ ...draft, ...change });
   const [readingId, readingSpec] = mainOf(tool).find(([, { kind }]) => kind === "reading") ?? [];
@@ -105,7 +111,12 @@ export function useToolSheet({ tool, draftKey, given, shop, target }: SheetConte
   const { result, progress, cancel } = useWorkedOut(tool, input, shop);
   const issues = !result || result.ok ? [] : result.issues;
   const missing = missingOf(issues, draft, tool);
-  const isBegun = mainOf(tool).some(([id, { kind }]) => kind !== "choice" && !isEmpty(draft, id));
+  const main = mainOf(tool);
+  const isFree = main.every(([, { optional, kind }]) => optional === true || kind === "choice");
+  // Where nothing beside the verdict is needed for it, the verdict comes with the first thing that is said.
+  const isBegun = isFree
+    ? result?.ok === true && Object.keys(kept).some((id) => !isEmpty(kept, id))
+    : main.some(([id, { kind }]) => kind !== "choice" && !isEmpty(draft, id));
   const object = (said: readonly Issue[]): void => {
     if (readingId === undefined) setProblem(said.map(({ message }) => message).join(" "));
     else model.object(said);

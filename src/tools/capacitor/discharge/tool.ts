@@ -33,6 +33,7 @@ const FIELDS = {
   supply: field.reading("voltage", {
     label: "Supply",
     placeholder: "230",
+    fill: "supply",
     ask: "Say the volts of its supply.",
   }),
   resistor: field.reading("resistance", { label: "Resistor at hand", placeholder: "15k", optional: true }),

@@ -51,6 +51,7 @@ export const FIELDS = {
   volts: field.reading("voltage", {
     label: "Volts on the plate",
     placeholder: "230",
+    fill: "supply",
     askedWhen: { field: "against", is: ["range"] },
     optional: true,
   }),
