@@ -3,8 +3,10 @@ import { describe, expect, it } from "vitest";
 import { farads, hertz, ohms } from "@/core/quantity/units";
 import type { Finding } from "@/core/tools/finding.input";
 import { liesOf, raisedByBleed } from "@/tools/capacitor/capacitor-against-mark/band";
+import { effectOf } from "@/tools/capacitor/capacitor-against-mark/effect";
 import { tool } from "@/tools/capacitor/capacitor-against-mark/tool";
 import { RUNS, TOOL_CONTEXT } from "../core/shop-context";
+import { found } from "./run-tool";
 
 interface Case {
   readonly min: number;
@@ -126,6 +128,38 @@ describe("laws of the capacitor against its mark", () => {
           const standing = liesOf(measured, { min: 0.3, max: 0.6 });
           expect(standing === "below").toBe(measured.upper < 0.3);
           expect(standing === "above").toBe(measured.lower > 0.6);
+        },
+      ),
+      RUNS,
+    );
+  });
+});
+
+describe("what stands beside the verdict", () => {
+  const said = (input: object): string[] =>
+    found("capacitor-against-mark", {
+      meter: { percent: 2.5, counts: 5, resolution: "0.1u" },
+      bleedResistor: "none",
+      ...input,
+    }).cautions.map(({ code }) => code);
+
+  it("says which meter would decide on an edge, what a part against noise is, and what a low part does", () => {
+    expect(said({ mark: "30 μF ±5 % 450 VAC", reading: "28.6u" })).toContain("capacitor/finer-meter");
+    expect(said({ mark: "100 nF ±10 % 275 VAC X2", reading: "0.1u" })).toContain("capacitor/suppressor");
+    expect(said({ mark: "30 μF ±5 % 450 VAC", reading: "15u" })).toContain("capacitor/effect-run");
+    expect(said({ mark: "145-174 μF 250 VAC", reading: "60u" })).toContain("capacitor/effect-start");
+  });
+
+  it("less of its mark never gives a motor more pull", () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom("start" as const, "run" as const),
+        fc.double({ min: 0.05, max: 0.98, noNaN: true }),
+        (role, share) => {
+          const [less, more] = [effectOf(role, share), effectOf(role, share + 0.02)];
+          expect(less.startTorque).toBeLessThanOrEqual(more.startTorque);
+          expect(less.loadedTorque ?? 0).toBeLessThanOrEqual(more.loadedTorque ?? 0);
+          expect(effectOf(role, 1).startTorque).toBe(1);
         },
       ),
       RUNS,

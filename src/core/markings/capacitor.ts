@@ -1,25 +1,20 @@
-import { denoise, shiftDecimal } from "../quantity/decimal";
+import { denoise } from "../quantity/decimal";
 import { normaliseSigns } from "../quantity/parse-reading";
 import { type Farads, farads, type Volts, volts } from "../quantity/units";
-import { fail, type Issue, issue, ok, type Result } from "../result";
+import { fail, ok, type Result } from "../result";
+import {
+  type Draft,
+  NUM,
+  note,
+  num,
+  problem,
+  take,
+  takeCapacitance,
+  type UnderstoodPart,
+  type Values,
+} from "./capacitance";
 
 export type CapacitorRole = "start" | "run" | "not-known";
-
-/** One piece of the marking and what it was understood to mean. */
-export interface UnderstoodPart {
-  readonly text: string;
-  readonly field:
-    | "capacitance"
-    | "tolerance"
-    | "voltage"
-    | "frequency"
-    | "role"
-    | "class"
-    | "protection"
-    | "climate"
-    | "dielectric";
-  readonly meaning: string;
-}
 
 /** What is printed on a motor capacitor. Values in SI. */
 export interface CapacitorMark {
@@ -34,8 +29,12 @@ export interface CapacitorMark {
   /** Why it is taken for a start or a run capacitor: the code of the first rule that fits. */
   readonly roleBecause: string;
   readonly dielectric: "film" | "electrolytic" | "not-known";
-  /** The second section of a dual can, when one is marked. */
-  readonly second?: Farads;
+  /** Further sections of a can with two or three, as marked. */
+  readonly others?: readonly Farads[];
+  /** AC volts by life class, where several are printed. */
+  readonly byClass?: readonly { readonly volts: Volts; readonly lifeClass: string }[];
+  /** A part against noise: X lies across the mains, Y from the mains to the frame. */
+  readonly suppressor?: string;
   readonly understood: readonly UnderstoodPart[];
   /** Pieces that mean nothing here: printed numbers of the maker, dates. */
   readonly leftOver: readonly string[];
@@ -57,85 +56,6 @@ const TOLERANCE_LETTERS: ReadonlyMap<string, readonly [number, number]> = new Ma
 );
 const LARGEST_TOLERANCE = 1;
 const MOTOR_CAPACITOR_MAX_F = 0.1;
-const NUM = String.raw`\d+(?:[.,]\d+)?`;
-const MICRO = String.raw`(?:[uμ]\s*f(?:d)?|mfd|mf|micro\s*farads?)`;
-
-interface Draft {
-  rest: string;
-  parts: UnderstoodPart[];
-  issues: Issue[];
-}
-
-function take(draft: Draft, pattern: RegExp): RegExpExecArray | undefined {
-  const match = pattern.exec(draft.rest);
-  if (!match) return undefined;
-  draft.rest = `${draft.rest.slice(0, match.index)} ¦ ${draft.rest.slice(match.index + match[0].length)}`;
-  return match;
-}
-
-const num = (text: string | undefined): number => Number((text ?? "").replace(",", "."));
-
-function note(draft: Draft, text: string, field: UnderstoodPart["field"], meaning: string): void {
-  draft.parts.push({ text: text.trim(), field, meaning });
-}
-
-function problem(draft: Draft, code: string, message: string, given: string): void {
-  draft.issues.push(issue("", `mark/${code}`, message, given));
-}
-
-interface Values {
-  min?: number;
-  max?: number;
-  nominal?: number;
-  second?: number;
-  letter?: string;
-}
-
-function takeCapacitance(draft: Draft): Values {
-  const negative = new RegExp(String.raw`(?<!\d\s*)-\s*${NUM}\s*${MICRO}`, "i").exec(draft.rest);
-  if (negative) {
-    problem(
-      draft,
-      "negative",
-      `Capacitance "${negative[0].trim()}" is below zero: a capacitor is marked with a value such as 30 μF.`,
-      negative[0].trim(),
-    );
-    return {};
-  }
-  const range = take(draft, new RegExp(String.raw`(${NUM})\s*(?:-|–|to|\.\.\.)\s*(${NUM})\s*${MICRO}`, "i"));
-  if (range) {
-    const [min, max] = [shiftDecimal(num(range[1]), -6), shiftDecimal(num(range[2]), -6)];
-    if (min >= max)
-      problem(
-        draft,
-        "range-reversed",
-        `Range "${range[0].trim()}" runs downwards: write the smaller value first.`,
-        range[0].trim(),
-      );
-    note(draft, range[0], "capacitance", `between ${range[1]} and ${range[2]} μF`);
-    return { min, max };
-  }
-  const dual = take(draft, new RegExp(String.raw`(${NUM})\s*[/+]\s*(${NUM})\s*${MICRO}`, "i"));
-  if (dual) {
-    note(draft, dual[0], "capacitance", `two sections: ${dual[1]} μF and ${dual[2]} μF`);
-    return { nominal: shiftDecimal(num(dual[1]), -6), second: shiftDecimal(num(dual[2]), -6) };
-  }
-  const single = take(draft, new RegExp(String.raw`(${NUM})\s*${MICRO}\s*([FGHJKMNSZ](?![a-z0-9]))?`, "i"));
-  if (single) {
-    note(draft, single[0], "capacitance", `${single[1]} μF nominal`);
-    return {
-      nominal: shiftDecimal(num(single[1]), -6),
-      ...(single[2] ? { letter: single[2].toUpperCase() } : {}),
-    };
-  }
-  const coded = take(draft, /(?:^|\s)(\d{2})(\d)([FGHJKMNSZ])(?![a-z0-9])/);
-  if (coded) {
-    const value = shiftDecimal(Number(coded[1]), Number(coded[2]) - 12);
-    note(draft, coded[0], "capacitance", `code: ${coded[1]} followed by ${coded[2]} zeros, in picofarads`);
-    return { nominal: value, ...(coded[3] ? { letter: coded[3] } : {}) };
-  }
-  return {};
-}
 
 function takeTolerance(draft: Draft, letter: string | undefined): CapacitorMark["tolerance"] {
   const downUp = take(draft, new RegExp(String.raw`-?\s*(${NUM})\s*%?\s*[/ ,]\s*\+\s*(${NUM})\s*%`));
@@ -178,13 +98,34 @@ function takeTolerance(draft: Draft, letter: string | undefined): CapacitorMark[
   return { minus: pair[0], plus: pair[1], printed: alone };
 }
 
+/** Several volts with their life classes in the same order: 400/450/475 V C/B/A. */
+function takeVoltsByClass(draft: Draft): CapacitorMark["byClass"] {
+  const found = take(
+    draft,
+    /(\d{2,4}(?:\s*\/\s*\d{2,4}){1,3})\s*v(?:\s*~|\s*a\.?c\.?|ac)?\s*(?:class\s*)?([ABCD](?:\s*\/\s*[ABCD]){1,3})(?![a-z0-9])/i,
+  );
+  const [all = [], classes = []] = [found?.[1], found?.[2]].map((text) =>
+    text?.split("/").map((one) => one.trim()),
+  );
+  if (!found || all.length !== classes.length) return undefined;
+  const pairs = all.map((one, index) => ({
+    volts: volts(Number(one)),
+    lifeClass: (classes[index] ?? "").toUpperCase(),
+  }));
+  note(draft, found[0], "voltage", pairs.map((one) => `${one.volts} V class ${one.lifeClass}`).join(", "));
+  return pairs;
+}
+
 function takeVolts(draft: Draft): number | undefined {
-  const several = take(draft, /(\d{2,5})\s*\/\s*(\d{2,5})\s*v(?:olts?)?\s*(?:a\.?c\.?|~|ac)?/i);
+  const several = take(
+    draft,
+    /(\d{2,5})\s*\/\s*(\d{2,5})(?:\s*\/\s*(\d{2,5}))?\s*v(?:olts?)?\s*(?:a\.?c\.?|~|ac)?/i,
+  );
   const found =
     several ??
     take(draft, /(\d{2,5})\s*(?:v\s*a\.?c\.?|vac|v\s*~|v\s*∼|wvac|volts?(?:\s*a\.?c\.?)?|v)(?![a-z])/i);
   if (!found) return undefined;
-  const values = [num(found[1]), ...(several ? [num(found[2])] : [])];
+  const values = [num(found[1]), ...(several ? [num(found[2]), num(found[3])] : [])];
   note(draft, found[0], "voltage", `${Math.max(...values)} V AC`);
   return Math.max(...values);
 }
@@ -249,6 +190,20 @@ const ROLE_CLUES: readonly RoleClue[] = [
     meaning: "protection class: a run capacitor",
   },
   {
+    because: "type-film",
+    role: "run",
+    pattern: /\bCBB\s?-?6\d[A-Z]?\b/i,
+    field: "role",
+    meaning: "part type of film capacitors for running",
+  },
+  {
+    because: "type-electrolytic",
+    role: "start",
+    pattern: /\bCD\s?-?60[A-Z]?\b/i,
+    field: "role",
+    meaning: "part type of electrolytic capacitors for starting",
+  },
+  {
     because: "word-run",
     role: "run",
     pattern: /\b(?:motor\s*)?run(?:ning)?\b/i,
@@ -256,6 +211,19 @@ const ROLE_CLUES: readonly RoleClue[] = [
     meaning: "marked for running",
   },
 ];
+
+/** X1 to X3, Y1 to Y4: parts against noise. */
+function takeSuppressor(draft: Draft): string | undefined {
+  const found = take(draft, /(?<![\w/])([XY][1-4])(?:\s*\/\s*[XY][1-4])?(?![\w/])/);
+  if (found)
+    note(
+      draft,
+      found[0],
+      "role",
+      `${found[1]}: against noise, ${found[1]?.startsWith("X") ? "across the mains" : "to the frame"}; no motor capacitor`,
+    );
+  return found?.[1];
+}
 
 function takeRole(draft: Draft): { role: CapacitorRole; because: string } {
   let decided: { role: CapacitorRole; because: string } | undefined;
@@ -286,7 +254,7 @@ function roleFromValues(
 ): { role: CapacitorRole; because: string } {
   if (values.min !== undefined) return { role: "start", because: "range" };
   if (dielectric === "electrolytic") return { role: "start", because: "electrolytic" };
-  if (values.second !== undefined) return { role: "run", because: "dual-can" };
+  if (values.others !== undefined) return { role: "run", because: "dual-can" };
   if (tolerance && tolerance.plus >= 0.15 && (voltsAc ?? 0) <= 330)
     return { role: "start", because: "wide-tolerance" };
   if (tolerance && tolerance.plus <= 0.1 && ((voltsAc ?? 0) >= 250 || dielectric === "film"))
@@ -332,11 +300,13 @@ export function parseCapacitorMark(typed: string): Result<CapacitorMark> {
   const climate = take(draft, /\b\d{2}\/\d{2,3}\/\d{2}\b/);
   const values = takeCapacitance(draft);
   const tolerance = takeTolerance(draft, values.letter);
-  const voltsAc = takeVolts(draft);
+  const several = takeVoltsByClass(draft);
+  const voltsAc = several ? Math.max(...several.map((one) => one.volts)) : takeVolts(draft);
   if (hertzMatch) note(draft, hertzMatch[0], "frequency", `${hertzMatch[1]} Hz`);
   if (climate) note(draft, climate[0], "climate", "lowest and highest temperature, days of damp heat");
   const dielectric = takeDielectric(draft);
-  const named = takeRole(draft);
+  const suppressor = takeSuppressor(draft);
+  const named = several ? { role: "run" as const, because: "life-class" } : takeRole(draft);
   checkValues(draft, values, text);
   if (draft.issues.length > 0) return fail(...draft.issues);
   const decided = named.role === "not-known" ? roleFromValues(values, tolerance, voltsAc, dielectric) : named;
@@ -351,7 +321,9 @@ export function parseCapacitorMark(typed: string): Result<CapacitorMark> {
     role: decided.role,
     roleBecause: decided.because,
     dielectric: dielectric === "not-known" ? dielectricFromRole(decided.role) : dielectric,
-    ...(values.second === undefined ? {} : { second: farads(values.second) }),
+    ...(values.others ? { others: values.others.map(farads) } : {}),
+    ...(several ? { byClass: several } : {}),
+    ...(suppressor ? { suppressor } : {}),
     understood: draft.parts,
     leftOver: draft.rest
       .split("¦")
@@ -364,4 +336,9 @@ export function parseCapacitorMark(typed: string): Result<CapacitorMark> {
 function dielectricFromRole(role: CapacitorRole): CapacitorMark["dielectric"] {
   if (role === "start") return "electrolytic";
   return role === "run" ? "film" : "not-known";
+}
+
+/** All sections of a can together, at the most that their marks allow. Farads. */
+export function wholeCapacitance({ band, nominal, others }: CapacitorMark): Farads {
+  return farads((band?.max ?? nominal ?? 0) + (others ?? []).reduce((sum, one) => sum + one, 0));
 }

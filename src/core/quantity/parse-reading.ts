@@ -36,6 +36,7 @@ const UNIT_WORDS: ReadonlyMap<string, readonly string[]> = new Map(
     "1/min": ["r/min", "rpm", "/min", "1/min"],
     m: ["m"],
     s: ["s", "sec", "seconds"],
+    share: [],
     dB: ["db", "dba", "db(a)"],
     K: [],
   }),
@@ -52,6 +53,7 @@ const EXAMPLES: Readonly<Record<QuantityId, string>> = {
   temperature: "14 °C",
   speed: "1420",
   time: "4.2",
+  dissipation: "0.02 or 2 %",
   noise: "62",
 };
 
@@ -109,6 +111,7 @@ function scaleOf(quantity: QuantityId, parts: Parts): Scale | undefined {
   const { unit, bare } = QUANTITIES[quantity];
   const { rest, prefix } = parts;
   if (rest === "" && prefix === undefined) return { factor: bare.scale, offset: bare.offset };
+  if (unit === "share") return rest === "%" ? { factor: 0.01, offset: 0 } : undefined;
   if (unit === "K") return prefix === undefined ? temperatureScale(rest) : undefined;
   const words = UNIT_WORDS.get(unit) ?? [];
   const isUnit = (word: string): boolean => word === "" || words.includes(word.toLowerCase());

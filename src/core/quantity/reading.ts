@@ -1,7 +1,7 @@
 /** What a meter can be asked for. `unit` is SI; a number typed without a unit is taken in `bare`. */
 export interface QuantityKind {
   readonly label: string;
-  readonly unit: "F" | "Ω" | "V" | "A" | "W" | "Hz" | "K" | "s" | "1/min" | "m" | "dB";
+  readonly unit: "F" | "Ω" | "V" | "A" | "W" | "Hz" | "K" | "s" | "1/min" | "m" | "dB" | "share";
   readonly bare: { readonly symbol: string; readonly scale: number; readonly offset: number };
   /** Physically possible range, SI. */
   readonly min: number;
@@ -22,6 +22,7 @@ export const QUANTITIES = {
   temperature: { label: "temperature", unit: "K", bare: plain("°C", 1, 273.15), min: 173.15, max: 1273.15 },
   speed: { label: "speed", unit: "1/min", bare: plain("r/min"), min: 0, max: 1e6 },
   time: { label: "time", unit: "s", bare: plain("s"), min: 0, max: 1e7 },
+  dissipation: { label: "dissipation factor", unit: "share", bare: plain(""), min: 0, max: 10 },
   noise: { label: "sound level", unit: "dB", bare: plain("dB"), min: -20, max: 200 },
 } as const satisfies Record<string, QuantityKind>;
 

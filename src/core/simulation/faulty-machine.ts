@@ -1,4 +1,5 @@
 import type { BrushedCircuit } from "./brushed-motor";
+import { QUARTER_HORSEPOWER, SMALL_FAN, THIRD_HORSEPOWER } from "./circuits";
 import type { Drag } from "./friction";
 import type { InductionCircuit } from "./induction-motor";
 import type { Protector, ThermalBody } from "./protector";
@@ -196,45 +197,6 @@ const wound = (circuit: InductionCircuit, part: Partial<InductionPart>): Inducti
   shortedTurns: 0,
   ...part,
 });
-
-const THIRD_HORSEPOWER: InductionCircuit = {
-  hertz: 60,
-  poles: 4,
-  mainOhms: 1.5,
-  mainReactance: 2.1,
-  rotorOhms: 2.8,
-  rotorReactance: 1.7,
-  magnetizingReactance: 50,
-  auxiliaryOhms: 6,
-  auxiliaryReactance: 2.6,
-  turnsRatio: 1.2,
-};
-
-const SMALL_FAN: InductionCircuit = {
-  hertz: 50,
-  poles: 4,
-  mainOhms: 27,
-  mainReactance: 26,
-  rotorOhms: 30,
-  rotorReactance: 20,
-  magnetizingReactance: 280,
-  auxiliaryOhms: 40,
-  auxiliaryReactance: 30,
-  turnsRatio: 1.2,
-};
-
-const QUARTER_HORSEPOWER: InductionCircuit = {
-  hertz: 60,
-  poles: 4,
-  mainOhms: 2,
-  mainReactance: 2.8,
-  rotorOhms: 3.9,
-  rotorReactance: 2.2,
-  magnetizingReactance: 62,
-  auxiliaryOhms: 10.5,
-  auxiliaryReactance: 2.6,
-  turnsRatio: 0.75,
-};
 
 /** Fans and pumps: torque with the square of the speed. */
 const square = (torque: number, speed: number): Drag => ({

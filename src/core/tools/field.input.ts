@@ -15,7 +15,10 @@ export interface FieldOptions {
   /** Filled in from the job, where it is known there; a choice that the job settles is not asked. */
   readonly fill?: "part-marking" | "part-place" | "motor" | "hertz" | "supply";
   /** Asked only while another field has one of these values. */
-  readonly askedWhen?: { readonly field: string; readonly is: readonly string[] };
+  readonly askedWhen?:
+    | { readonly field: string; readonly is: readonly string[] }
+    /** What is typed in it, such as a marking that names sections. */
+    | { readonly field: string; readonly says: (text: string) => boolean };
   readonly placeholder?: string;
   /** Belongs to one reading only: cleared once that is kept. */
   readonly once?: boolean;

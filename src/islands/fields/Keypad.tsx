@@ -29,6 +29,7 @@ const UNITS: Readonly<Record<QuantityId, readonly string[]>> = {
   temperature: ["°C"],
   speed: ["r/min"],
   time: ["s"],
+  dissipation: ["%"],
   noise: ["dB"],
 };
 

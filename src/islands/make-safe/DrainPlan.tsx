@@ -2,12 +2,12 @@ import { useState } from "react";
 import type { JobView } from "@/core/job/log/reduce";
 import { limitOf } from "@/core/knowledge/resolve-limits";
 import type { StoreId } from "@/core/knowledge/types";
-import type { CapacitorMark } from "@/core/markings/capacitor";
+import { type CapacitorMark, wholeCapacitance } from "@/core/markings/capacitor";
 import { parsePower } from "@/core/nameplate/power";
 import { supplyOf } from "@/core/nameplate/supply";
 import { formatDuration, formatText } from "@/core/quantity/format";
 import { parseReading } from "@/core/quantity/parse-reading";
-import { farads, ohms, volts, watts } from "@/core/quantity/units";
+import { ohms, volts, watts } from "@/core/quantity/units";
 import {
   type DischargePlan,
   type DischargeRefusal,
@@ -149,7 +149,7 @@ export function DrainPlan({ id, mark, shop, job }: DrainPlanProps) {
   const supply = volts(supplyOf(job.plate?.volts ?? "", shop.settings.volts).volts);
   const power = job.plate?.power ? parsePower(job.plate.power) : undefined;
   const largest = largestCapacitance(storeOf(id), power?.ok ? power.value : undefined, supply, shop.limits);
-  const marked = mark ? farads((mark.band?.max ?? mark.nominal ?? 0) + (mark.second ?? 0)) : undefined;
+  const marked = mark ? wholeCapacitance(mark) : undefined;
   const capacitance = marked !== undefined && marked > 0 ? marked : largest;
   if (capacitance === undefined)
     return (

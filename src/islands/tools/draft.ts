@@ -78,6 +78,8 @@ export function choiceOf(draft: ToolDraft, id: string, field: AnyField, given: G
 export function isAsked(field: AnyField, draft: ToolDraft, fields: Fields, given: Given): boolean {
   if (settledBy(field, given) !== undefined) return false;
   if (!field.askedWhen) return true;
+  if ("says" in field.askedWhen)
+    return field.askedWhen.says(textOf(draft, field.askedWhen.field) || (given.marking ?? ""));
   const other = fields[field.askedWhen.field];
   const value = other ? choiceOf(draft, field.askedWhen.field, other, given) : "";
   return field.askedWhen.is.includes(value);

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { parseCapacitorMark } from "@/core/markings/capacitor";
+import { parseCapacitorMark, wholeCapacitance } from "@/core/markings/capacitor";
 import { RUNS } from "../shop-context";
 
 function read(text: string) {
@@ -21,6 +21,10 @@ describe("a motor capacitor's marking", () => {
     ["106J 400V", 9.5e-6, 10.5e-6, 400, "run", "tolerance-and-volts"],
     ["80 μF ±10 % 250 V~ 1.7 % ED", 72e-6, 88e-6, 250, "start", "duty-mark"],
     ["60 μF ±10 % 320 V~ 20 starts/h", 54e-6, 66e-6, 320, "start", "starts-per-hour"],
+    ["400/450/475 V C/B/A 12 μF ±5 %", 11.4e-6, 12.6e-6, 475, "run", "life-class"],
+    ["CBB60 16 μF ±5 % 450 VAC", 15.2e-6, 16.8e-6, 450, "run", "type-film"],
+    ["CD60 100 uF +20/-0 % 125VAC", 100e-6, 120e-6, 125, "start", "type-electrolytic"],
+    ["2u2 ±10 % 275 VAC", 1.98e-6, 2.42e-6, 275, "run", "tolerance-and-volts"],
     ["8,5 μF ±6 % 475 VAC IEC 60252-1", 7.99e-6, 9.01e-6, 475, "run", "run-standard"],
   ] as const)("%s", (text, min, max, voltsAc, role, because) => {
     const mark = read(text);
@@ -31,8 +35,29 @@ describe("a motor capacitor's marking", () => {
 
   it("reads both sections of a dual can and claims no band without a tolerance", () => {
     const mark = read("45/5 MFD 440 VAC");
-    expect(mark).toMatchObject({ nominal: 45e-6, second: 5e-6, role: "run" });
+    expect(mark).toMatchObject({ nominal: 45e-6, others: [5e-6], role: "run" });
     expect(mark.band).toBeUndefined();
+  });
+
+  it("reads three sections, small units, the unit in the place of the point, and parts against noise", () => {
+    expect(read("35+5+1,5 uF 450 VAC")).toMatchObject({
+      nominal: 35e-6,
+      others: [5e-6, 1.5e-6],
+      role: "run",
+    });
+    expect(wholeCapacitance(read("35+5+1.5 uF 450 VAC"))).toBeCloseTo(41.5e-6, 12);
+    expect(read("100 nF K 275 V~ X2")).toMatchObject({
+      nominal: 100e-9,
+      suppressor: "X2",
+      tolerance: { plus: 0.1 },
+    });
+    expect(read("4n7 Y2 250 VAC")).toMatchObject({ nominal: 4.7e-9, suppressor: "Y2" });
+    expect(read("470 pF 250 VAC").nominal).toBeCloseTo(470e-12, 15);
+    expect(read("400/450/475 V C/B/A 12 μF").byClass).toEqual([
+      { volts: 400, lifeClass: "C" },
+      { volts: 450, lifeClass: "B" },
+      { volts: 475, lifeClass: "A" },
+    ]);
   });
 
   it("does not guess a part that says too little", () => {

@@ -1,6 +1,6 @@
 import { limitOf } from "@/core/knowledge/resolve-limits";
 import type { Limits } from "@/core/knowledge/types";
-import { parseCapacitorMark } from "@/core/markings/capacitor";
+import { parseCapacitorMark, wholeCapacitance } from "@/core/markings/capacitor";
 import { COMMON_WATTS, commonOhms } from "@/core/markings/resistor-series";
 import { farads, ohms, volts } from "@/core/quantity/units";
 import { drainTime, startVoltage } from "@/core/safety/discharge";
@@ -112,7 +112,7 @@ function analyse(input: Input, limits: Limits): Answer {
   const refer = limitOf(limits, "capacitor-marked-volts-refer").value;
   if (mark.voltsAc !== undefined && mark.voltsAc > refer)
     return plain("suspect", "bleed/refer", { marked: mark.voltsAc, limit: refer });
-  const capacitance = (mark.band?.max ?? mark.nominal ?? 0) + (mark.second ?? 0);
+  const capacitance = wholeCapacitance(mark);
   if (mark.voltsAc === undefined || capacitance <= 0 || within.kind !== "value" || within.value <= 0)
     return plain("undecided", "bleed/no-volts");
   const need: Need = {

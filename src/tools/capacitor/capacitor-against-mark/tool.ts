@@ -1,87 +1,16 @@
 import { limitOf } from "@/core/knowledge/resolve-limits";
 import type { Limits } from "@/core/knowledge/types";
-import { type CapacitorMark, parseCapacitorMark } from "@/core/markings/capacitor";
+import type { CapacitorMark } from "@/core/markings/capacitor";
 import { denoise } from "@/core/quantity/decimal";
 import type { Reading } from "@/core/quantity/reading";
 import { type Interval, intervalOf, limitOfError } from "@/core/quantity/uncertainty";
-import { type Farads, farads, hertz, ohms } from "@/core/quantity/units";
-import { field, type InputOf } from "@/core/tools/field.input";
+import { type Farads, farads, hertz, kelvin, ohms } from "@/core/quantity/units";
 import type { Evidence, Figure, Verdict } from "@/core/tools/finding.input";
 import { type Analysis, defineTool } from "@/core/tools/tool";
 import { type AllowedBand, allowedBand, liesOf, raisedByBleed } from "./band";
+import { CODES, FIELDS, type Input, type Said } from "./fields";
+import { effectSaid, finerSaid, markOfSection, seriesSaid } from "./more";
 
-const FIELDS = {
-  mark: field.marking(parseCapacitorMark, {
-    label: "Marking",
-    example: "145-174 μF 250 VAC",
-    ask: "Type what is printed on it.",
-    fill: "part-marking",
-    understood: ({ understood }) => understood.map(({ meaning }) => meaning).join(" · "),
-    expected: ({ band, nominal }) => band?.max ?? nominal,
-  }),
-  /** Overrules what the marking says, when the repairer saw where the wire goes. */
-  role: field.choice(
-    [
-      { value: "start", label: "Start" },
-      { value: "run", label: "Run" },
-    ],
-    { label: "Start or run", fill: "part-place", optional: true },
-  ),
-  bleedResistor: field.choice(
-    [
-      { value: "none", label: "Has none" },
-      { value: "lifted", label: "Lifted" },
-      { value: "across", label: "Still across" },
-    ],
-    {
-      label: "Bleed resistor",
-      place: "main",
-      ask: "Say how its bleed resistor stands: none, lifted, or still across.",
-    },
-  ),
-  reading: field.reading("capacitance", { label: "Capacitance", place: "main" }),
-  meter: field.meter("capacitance", { label: "Meter" }),
-  bleedResistance: field.reading("resistance", {
-    label: "Its ohms, if marked",
-    placeholder: "15k",
-    askedWhen: { field: "bleedResistor", is: ["across"] },
-    optional: true,
-  }),
-  temperature: field.reading("temperature", { label: "Temperature", placeholder: "14 °C", optional: true }),
-  /** Discharged, after the ramp has settled. */
-  dcResistance: field.reading("resistance", {
-    label: "DC resistance, once steady",
-    placeholder: "OL",
-    once: true,
-    optional: true,
-  }),
-} as const;
-
-const CODES = [
-  "capacitor/shorted",
-  "capacitor/open",
-  "capacitor/below-mark",
-  "capacitor/on-the-edge",
-  "capacitor/inside-mark",
-  "capacitor/above-mark",
-  "capacitor/a-little-above",
-  "capacitor/needs-tolerance",
-  "capacitor/lift-the-resistor",
-  "capacitor/under-range",
-  "capacitor/over-range",
-  "capacitor/not-taken",
-  "capacitor/tolerance-assumed",
-  "capacitor/role-not-known",
-  "capacitor/role-overruled",
-  "capacitor/temperature-not-known",
-  "capacitor/dual-can",
-  "capacitor/resistor-across",
-  "capacitor/resistor-misleads",
-  "capacitor/resistor-small",
-] as const;
-
-type Input = InputOf<typeof FIELDS>;
-type Said = Analysis<(typeof CODES)[number]>["reasons"][number];
 /** Where the reading lies against the mark: an answer of the moves that this tool judges. */
 type Lies = "inside" | "edge" | "below" | "above" | "open" | "shorted";
 
@@ -193,6 +122,16 @@ function bleedCautions(input: Input, value: Farads | undefined, limits: Limits):
   ];
 }
 
+/** Below this an electrolytic part reads low by itself. */
+const COLD = kelvin(278.15);
+
+function temperatureSaid({ temperature }: Input, role: CapacitorMark["role"]): Said[] {
+  if (temperature?.kind !== "value") return [say("capacitor/temperature-not-known")];
+  return temperature.value < COLD && role === "start"
+    ? [say("capacitor/cold", { at: temperature.value })]
+    : [];
+}
+
 const say = (code: Said["code"], params: Said["params"] = {}): Said => ({ code, params });
 
 function cautionsOf(
@@ -202,13 +141,13 @@ function cautionsOf(
   band: AllowedBand,
 ): readonly Said[] {
   const isOverruled = input.role !== undefined && mark.role !== "not-known" && mark.role !== input.role;
-  const { nominal, second } = mark;
   return [
     ...(band.isAssumed ? [say("capacitor/tolerance-assumed", { min: band.min, max: band.max })] : []),
     ...(role === "not-known" ? [say("capacitor/role-not-known")] : []),
     ...(isOverruled ? [say("capacitor/role-overruled", { marked: mark.role, given: role })] : []),
-    ...(input.temperature === undefined ? [say("capacitor/temperature-not-known")] : []),
-    ...(second === undefined ? [] : [say("capacitor/dual-can", { first: nominal ?? 0, second })]),
+    ...temperatureSaid(input, role),
+    ...(mark.others ? [say("capacitor/sections")] : []),
+    ...(mark.suppressor ? [say("capacitor/suppressor", { class: mark.suppressor })] : []),
   ];
 }
 
@@ -276,7 +215,13 @@ function judge(
 }
 
 function analyse(input: Input, limits: Limits): Analysis<(typeof CODES)[number]> {
-  const { mark, reading } = input;
+  const { reading } = input;
+  const mark = markOfSection(input);
+  const standard = ["iec-60252-1", "gum"];
+  if (!mark) {
+    const reasons = [say("capacitor/no-such-section")];
+    return { verdict: "undecided", figures: [], reasons, cautions: [], sources: standard, evidence: [] };
+  }
   const role = input.role ?? mark.role;
   const band = allowedBand(mark, role, limits);
   const value = reading.kind === "value" ? farads(reading.value) : undefined;
@@ -284,14 +229,29 @@ function analyse(input: Input, limits: Limits): Analysis<(typeof CODES)[number]>
   const measured = value === undefined ? undefined : intervalOf(value, halfWidth);
   const short = judgeShort(input.dcResistance, limits);
   const judged = short ?? judge(input, value, measured, band, role, limits);
+  const series = seriesSaid(input, value, mark, limits);
+  const isLossy = series?.code === "capacitor/series-resistance";
   const proves = judged.verdict !== "undecided" || (judged.lies === "edge" && value !== undefined);
-  const standard = role === "start" ? "iec-60252-2" : "iec-60252-1";
+  const finer = judged.verdict === "undecided" && !short ? finerSaid(value, band, halfWidth) : [];
   return {
-    verdict: judged.verdict,
+    // Enough microfarads with too much loss: it gets hot, and is weak under load.
+    verdict: judged.verdict === "sound" && isLossy ? "suspect" : judged.verdict,
     figures: figuresOf(value, measured, band),
-    reasons: judged.reasons,
-    cautions: [...bleedCautions(input, value, limits), ...cautionsOf(input, mark, role, band)],
-    sources: [...new Set([standard, "gum", limitOf(limits, "capacitor-open-share").source])],
+    reasons: isLossy && series ? [...judged.reasons, series] : judged.reasons,
+    cautions: [
+      ...finer,
+      ...effectSaid(role, short ? undefined : value, mark, band),
+      ...(series && !isLossy ? [series] : []),
+      ...bleedCautions(input, value, limits),
+      ...cautionsOf(input, mark, role, band),
+    ],
+    sources: [
+      ...new Set([
+        role === "start" ? "iec-60252-2" : "iec-60252-1",
+        "gum",
+        limitOf(limits, "capacitor-open-share").source,
+      ]),
+    ],
     evidence: evidenceOf(role, proves ? judged.lies : undefined, short ? undefined : value, halfWidth, band),
     tells: { bleedResistor: input.bleedResistor !== "none" },
   };
@@ -308,7 +268,7 @@ function analyse(input: Input, limits: Limits): Analysis<(typeof CODES)[number]>
  */
 export const tool = defineTool({
   id: "capacitor-against-mark",
-  version: 2,
+  version: 3,
   topic: "capacitor",
   title: "Capacitor against its mark",
   about: "145-174 μF 250 VAC · 61.8 μF",
@@ -327,6 +287,8 @@ export const tool = defineTool({
     "capacitor-start-above-upper",
     "meter-series-raise",
     "meter-capacitance-frequency",
+    "dissipation-film",
+    "dissipation-electrolytic",
   ],
   next: { faulty: "match", suspect: "isolate", sound: "isolate", undecided: "measure" },
   takesMarking: { kind: "capacitor", field: "mark" },

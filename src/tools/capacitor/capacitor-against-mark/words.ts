@@ -33,8 +33,23 @@ export const words: WordsOf<typeof tool> = {
   "capacitor/role-not-known": () => "Start or run is not known: see where its wire goes.",
   "capacitor/role-overruled": (p) => `The marking looks like a ${p["marked"]} part; you say ${p["given"]}.`,
   "capacitor/temperature-not-known": () => "Temperature not noted: a cold part reads lower.",
-  "capacitor/dual-can": (p) =>
-    `Two sections, ${farads(p, "first")} and ${farads(p, "second")}: read each to the common terminal. Held against the first.`,
+  "capacitor/sections": () =>
+    "Each section is read by itself, to the common terminal. One that is not used is no spare: it is another value.",
+  "capacitor/no-such-section": () => "The marking names no such section",
+  "capacitor/suppressor": (p) =>
+    `${p["class"]} is a part against noise: replaced by the same class or higher, never by a motor capacitor.`,
+  "capacitor/series-resistance": (p) =>
+    `It loses too much: dissipation ${formatPercent(num(p, "dissipation"))}, ${formatPercent(num(p, "limit"))} at the most. It gets hot and is weak under load`,
+  "capacitor/series-fine": (p) =>
+    `Its loss is as it should be: dissipation ${formatPercent(num(p, "dissipation"))}.`,
+  "capacitor/finer-meter": (p) =>
+    `This meter is sure to ±${farads(p, "has")} here; one within ±${farads(p, "error")} would decide: a lower range, or a better meter.`,
+  "capacitor/effect-start": (p) =>
+    `A motor of the kind starts with ${formatPercent(num(p, "startTorque"))} of its pull on this much (simulated).`,
+  "capacitor/effect-run": (p) =>
+    `A motor of the kind starts with ${formatPercent(num(p, "startTorque"))} and runs with ${formatPercent(num(p, "loadedTorque"))} of its pull on this much (simulated).`,
+  "capacitor/cold": (p) =>
+    `At ${formatText(num(p, "at"), "K")} an electrolytic part reads low by itself: warm it to the room and read again.`,
   "capacitor/resistor-across": () => "A resistor across can only raise the reading.",
   "capacitor/resistor-misleads": (p) =>
     `The resistor across may raise the reading (series mode: by ${formatPercent(num(p, "raisedBy"))}).`,

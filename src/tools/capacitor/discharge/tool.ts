@@ -1,8 +1,8 @@
 import { limitOf } from "@/core/knowledge/resolve-limits";
 import type { Limits } from "@/core/knowledge/types";
-import { type CapacitorMark, parseCapacitorMark } from "@/core/markings/capacitor";
+import { parseCapacitorMark, wholeCapacitance } from "@/core/markings/capacitor";
 import { COMMON_WATTS, commonOhms } from "@/core/markings/resistor-series";
-import { farads, volts as inVolts, watts as inWatts, ohms, type Volts } from "@/core/quantity/units";
+import { volts as inVolts, watts as inWatts, ohms, type Volts } from "@/core/quantity/units";
 import {
   DISCHARGE_SCHOOLS,
   type DischargePlan,
@@ -88,11 +88,6 @@ const si = (reading: Input["now"]): number | undefined =>
   reading?.kind === "value" ? Math.abs(reading.value) : undefined;
 const say = (code: Said["code"], params: Said["params"] = {}): Said => ({ code, params });
 
-/** All sections of a can together, at their highest. */
-function capacitanceOf({ band, nominal, second }: CapacitorMark) {
-  return farads((band?.max ?? nominal ?? 0) + (second ?? 0));
-}
-
 /** A running winding lifts a run capacitor above the supply; what is printed is the floor of what it may stand at. */
 function markedVolts({ mark, supply }: Input, limits: Limits): Volts | undefined {
   if (mark.voltsAc === undefined) return undefined;
@@ -110,7 +105,7 @@ function planned(input: Input, resistor: DischargeResistor, limits: Limits): Pla
   const voltsAc =
     lifted !== undefined && (mark.voltsAc ?? 0) <= refer ? inVolts(Math.min(lifted, refer)) : mark.voltsAc;
   return planDischarge(
-    { voltsAc, capacitance: capacitanceOf(mark), dielectric: mark.dielectric },
+    { voltsAc, capacitance: wholeCapacitance(mark), dielectric: mark.dielectric },
     resistor,
     inVolts(si(input.supply) ?? 0),
     limits,
