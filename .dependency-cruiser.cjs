@@ -233,6 +233,7 @@ module.exports = {
       "^src/workers/",
       UI,
     ),
+    allow("^src/islands/charts/", external("recharts")),
     allow(
       "^src/islands/tools/",
       core(""),

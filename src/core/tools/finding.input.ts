@@ -36,6 +36,8 @@ const evidence = strictObject({
   outcomeId: yup.string().required(),
   /** How the machine stood when it was read. */
   circumstance: yup.string().oneOf(CIRCUMSTANCES).required(),
+  /** Holds whatever the reading was taken for, such as a clue to the kind of motor. */
+  always: yup.boolean().optional(),
   /** The number itself, SI, with the meter's error; `mark` is what the knowledge's distribution is a ratio to. */
   likelihood: strictObject({
     quantity: yup.string().required(),

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { JobView } from "@/core/job/log/reduce";
 import type { Shop } from "@/core/shop/shop";
+import { Drift } from "../charts/Drift";
 import { useIsolation } from "../engine/use-isolation";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
@@ -108,7 +109,14 @@ function Sheet({ screen, shop, measurable, loaded }: SheetProps & { readonly loa
         </>
       }
       lastFinding={last?.finding}
-      kept={last ? <Kept job={job} last={last} /> : null}
+      kept={
+        last ? (
+          <>
+            <Kept job={job} last={last} />
+            <Drift job={job} shop={shop} last={last} />
+          </>
+        ) : null
+      }
     />
   );
 }

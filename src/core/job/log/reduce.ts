@@ -18,7 +18,6 @@ import type {
   EntryKind,
   InterventionDone,
   MotorPlate,
-  MoveAnswer,
   OrderLinked,
   OwnerAnswer,
   PartChosen,
@@ -29,6 +28,7 @@ import type {
   Unreadable,
 } from "./entry";
 import { lastOf, latestBy, ofKind, type Placed, placed, struckSeqs } from "./lines";
+import { cluesOf, evidenceOf, type JobAnswer, ratioOf, toldByChecks } from "./told-answers";
 
 interface LineFacts extends Placed {
   readonly stage: Stage;
@@ -87,20 +87,6 @@ export interface JobView extends Reassembly {
   /** Lines that stand and cannot be read any more. */
   readonly unreadable: readonly Placed[];
   readonly ledger: readonly LedgerLine[];
-}
-
-/** An answer as isolation takes it. Epochs count the interventions before it. */
-export interface JobAnswer {
-  readonly seq: number;
-  readonly epoch: number;
-  readonly circumstance: MoveAnswer["circumstance"];
-  readonly moveId: string;
-  readonly outcomeId: string;
-  readonly ratio?: { readonly value: number; readonly halfWidth: number } | undefined;
-  /** Why it could not be done. */
-  readonly why?: MoveAnswer["why"];
-  /** Told by a dead check, not asked by isolation. */
-  readonly isCheck?: true;
 }
 
 /** What the reducer needs to know beside the entries. */
@@ -216,35 +202,6 @@ function readingsOf(unstruck: readonly Entry[]): Pick<JobView, "readings" | "dea
   };
 }
 
-/** What a reading tells isolation: its evidence for the move it was taken for. */
-function evidenceOf({ moveId, finding }: ToolReading): readonly Evidence[] {
-  return finding.evidence.filter((one) => one.moveId === moveId);
-}
-
-/** The number read as a ratio to what it is held against, with the meter's error. */
-function ratioOf({ likelihood }: Evidence): JobAnswer["ratio"] {
-  if (likelihood?.mark === undefined) return undefined;
-  const { value, halfWidth, mark } = likelihood;
-  return { value: value / mark, halfWidth: halfWidth / mark };
-}
-
-/** What dead checks tell isolation: the last of each in its epoch, unless the same was asked there by its own move. */
-function toldByChecks(
-  unstruck: readonly Entry[],
-  answers: readonly JobAnswer[],
-  epochAt: (seq: number) => number,
-  deadChecks: JobContext["deadChecks"],
-): readonly JobAnswer[] {
-  const told = ofKind(unstruck, "reading").flatMap(({ seq, payload }): JobAnswer[] => {
-    if (payload.of !== "dead-check" || payload.verdict === "undecided") return [];
-    const ref = deadChecks.find(({ id }) => id === payload.checkId)?.tells?.[payload.verdict];
-    return ref ? [{ ...ref, seq, epoch: epochAt(seq), circumstance: "cold", isCheck: true }] : [];
-  });
-  const keyOf = ({ moveId, epoch }: JobAnswer): string => `${epoch} ${moveId}`;
-  const asked = new Set(answers.map(keyOf));
-  return latestBy(told, keyOf).filter((one) => !asked.has(keyOf(one)));
-}
-
 function answersOf(
   unstruck: readonly Entry[],
   { faults, deadChecks }: Pick<JobContext, "faults" | "deadChecks">,
@@ -267,9 +224,11 @@ function answersOf(
     });
   });
   return {
-    answers: [...answers, ...toldByChecks(unstruck, answers, epochAt, deadChecks)].sort(
-      (one, other) => one.seq - other.seq,
-    ),
+    answers: [
+      ...answers,
+      ...toldByChecks(unstruck, answers, epochAt, deadChecks),
+      ...cluesOf(unstruck, answers, epochAt),
+    ].sort((one, other) => one.seq - other.seq),
     interventions: done.map((entry, index) => ({
       ...entry.payload,
       ...placed(entry),

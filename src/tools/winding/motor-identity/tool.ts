@@ -76,7 +76,9 @@ const MOVES: readonly (readonly [move: string, of: keyof Seen, answers: Readonly
 function evidenceOf(seen: Seen): Answer["evidence"] {
   return MOVES.flatMap(([moveId, of, answers]) => {
     const outcomeId = answers[seen[of] ?? ""];
-    return outcomeId === undefined ? [] : [{ moveId, outcomeId, circumstance: "cold" as const }];
+    return outcomeId === undefined
+      ? []
+      : [{ moveId, outcomeId, circumstance: "cold" as const, always: true }];
   });
 }
 
