@@ -1,6 +1,5 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import type { Finding } from "@/core/tools/finding.input";
 import {
   COLOURS,
   type Colour,
@@ -8,7 +7,8 @@ import {
   markedBy,
   possibleValues,
   preferredNumbers,
-} from "@/tools/resistor/resistor-bands/bands";
+} from "@/core/markings/resistor-bands";
+import type { Finding } from "@/core/tools/finding.input";
 import { tool } from "@/tools/resistor/resistor-bands/tool";
 import { RUNS, TOOL_CONTEXT } from "../core/shop-context";
 

@@ -5,13 +5,22 @@ import type { JobHit } from "@/core/job/job-hit";
 import { type CapacitorMark, parseCapacitorMark } from "@/core/markings/capacitor";
 import { type NameplateLine, parseNameplate } from "@/core/nameplate/type-line";
 import { request } from "../state/api";
-import { JobAnswers, MarkSaid, MarkWays, PlateSaid, PlateWays, Takes, ToolAnswers } from "./TypeLineAnswers";
+import { otherMarking } from "./other-marking";
+import {
+  JobAnswers,
+  MarkSaid,
+  MarkWays,
+  OtherSaid,
+  OtherWays,
+  PlateSaid,
+  PlateWays,
+  Takes,
+  ToolAnswers,
+} from "./TypeLineAnswers";
 import { useToolList } from "./use-tool-list";
 
 const WAIT_MS = 150;
-const LOOKS_LIKE_CAPACITOR = /\d\s*(?:[uμµ]\s*f|mfd|mf)\b|^\d{3}[FGHJKMNSZ]\b/i;
-/** The kind of marking that is understood here: tools say which they take. */
-const MARKING = "capacitor";
+const LOOKS_LIKE_CAPACITOR = /\d\s*(?:[uμµnp]\s*f|mfd|mf)\b|\b\d{1,3}[nu]\d|^\d{3}[FGHJKMNSZ]\b/i;
 
 /** Jobs found by the server a moment after the last key. */
 function useJobHits(typed: string): readonly JobHit[] {
@@ -73,9 +82,14 @@ function Answers({ typed, jobId, isOpen }: AnswersProps) {
   const words = typed.trim().toLowerCase();
   const mark = understood(typed);
   const plate = mark ? undefined : understoodPlate(typed);
+  const other = mark || plate ? undefined : otherMarking(typed);
   const tools = words === "" ? [] : list.filter(({ title }) => title.toLowerCase().includes(words));
-  const hasAnswer = mark !== undefined || plate !== undefined || hits.length > 0 || tools.length > 0;
-  const check = list.find(({ takesMarking }) => takesMarking === MARKING)?.id;
+  const hasAnswer =
+    mark !== undefined || plate !== undefined || other !== undefined || hits.length > 0 || tools.length > 0;
+  const toolFor = (kind: string): string | undefined =>
+    list.find(({ takesMarking }) => takesMarking === kind)?.id;
+  const check = toolFor("capacitor");
+  const sheet = other && toolFor(other.kind);
   return (
     <>
       {words !== "" && !hasAnswer ? (
@@ -84,8 +98,10 @@ function Answers({ typed, jobId, isOpen }: AnswersProps) {
       {hasAnswer ? null : <Takes />}
       {mark ? <MarkSaid mark={mark} /> : null}
       {plate ? <PlateSaid plate={plate} /> : null}
+      {other ? <OtherSaid marking={other} /> : null}
       <Command.List hidden={!hasAnswer}>
         {mark && check ? <MarkWays typed={typed} toolId={check} jobId={jobId} /> : null}
+        {other && sheet ? <OtherWays marking={other} typed={typed} toolId={sheet} jobId={jobId} /> : null}
         {plate ? <PlateWays typed={typed} jobId={jobId} /> : null}
         <JobAnswers hits={hits} />
         <ToolAnswers tools={tools} />

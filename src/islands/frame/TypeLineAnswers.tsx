@@ -4,6 +4,7 @@ import type { CapacitorMark } from "@/core/markings/capacitor";
 import type { NameplateLine } from "@/core/nameplate/type-line";
 import type { ToolCard } from "@/core/tools/tool";
 import { hitWords } from "../words/job-hit";
+import type { OtherMarking } from "./other-marking";
 
 const ITEM =
   "flex min-h-11 cursor-pointer flex-wrap items-center gap-x-3 px-3 py-2 data-[selected=true]:bg-neck";
@@ -12,6 +13,8 @@ const UNDERSTOOD: readonly string[] = [
   "a job by its number, machine, owner, tag or place",
   "what a capacitor says, such as 30 μF 5% 450 V",
   "a plate, whole or in part, such as 230 V 50 Hz 3.4 A",
+  "the colours of a resistor, such as brown green orange gold",
+  "two leads and their ohms, such as red-blue 12.4",
   "a tool by its name",
 ];
 
@@ -61,11 +64,16 @@ function Way({ value, path, children }: ItemProps) {
   );
 }
 
+/** Pieces that mean nothing here. */
+function ignored(pieces: readonly string[]) {
+  return pieces.map((text) => ({ text, meaning: "not understood: left out" }));
+}
+
 /** What a capacitor's marking says. */
 export function MarkSaid({ mark }: { readonly mark: CapacitorMark }) {
   const part =
     mark.role === "not-known" ? "start or run not known: see where its wire goes" : `${mark.role} capacitor`;
-  return <Said rows={[...mark.understood, { text: "Part", meaning: part }]} />;
+  return <Said rows={[...mark.understood, { text: "Part", meaning: part }, ...ignored(mark.leftOver)]} />;
 }
 
 interface WaysProps {
@@ -84,7 +92,27 @@ export function MarkWays({ typed, toolId, jobId }: WaysProps & { readonly toolId
 }
 
 export function PlateSaid({ plate }: { readonly plate: NameplateLine }) {
-  return <Said rows={plate.understood} />;
+  return <Said rows={[...plate.understood, ...ignored(plate.leftOver === "" ? [] : [plate.leftOver])]} />;
+}
+
+export function OtherSaid({ marking }: { readonly marking: OtherMarking }) {
+  return <Said rows={marking.rows} />;
+}
+
+/** The sheet that takes it, in the job or by itself. */
+export function OtherWays({
+  marking,
+  typed,
+  toolId,
+  jobId,
+}: WaysProps & { readonly marking: OtherMarking; readonly toolId: string }) {
+  const at = jobId ? `/jobs/${jobId}/measure?tool=${toolId}&` : `/tools/${toolId}?`;
+  return (
+    <Way value="other" path={`${at}mark=${encodeURIComponent(typed)}`}>
+      {marking.kind === "bands" ? "Hold its ohms against it" : "Put it in the map of the leads"}
+      {jobId ? ` in job ${jobId}` : ""}
+    </Way>
+  );
 }
 
 /** The machine that a plate may belong to. */

@@ -15,7 +15,7 @@ import { measuredKey } from "../state/measured";
 import { usePost } from "../state/use-post";
 import { EarlierReading } from "../tools/EarlierReading";
 import { FindingWords } from "../tools/FindingWords";
-import { givenFor, keyReading, markingInAddress } from "../tools/given";
+import { givenFor, keyReading, markingInAddress, toolInAddress } from "../tools/given";
 import { Metering } from "../tools/Metering";
 import { ToolSheet } from "../tools/ToolSheet";
 import { type LoadedTool, useLoadedTool } from "../tools/use-loaded-tool";
@@ -135,7 +135,9 @@ function useWanted(screen: JobScreen, shop: Shop): string | undefined {
 /** What to open: a part that nobody has read yet, or else what was read last. */
 function firstOf(all: readonly Measurable[], { readings }: JobView): Measurable | undefined {
   const last = readings.at(-1);
+  const asked = toolInAddress();
   return (
+    all.find(({ toolId }) => toolId === asked) ??
     all.find(({ isRead, move }) => !isRead && move?.part !== undefined) ??
     all.find(({ toolId, move }) => toolId === last?.toolId && (move?.id ?? null) === last.moveId) ??
     all[0]
@@ -148,7 +150,9 @@ function Measurables({ screen, shop }: { readonly screen: JobScreen; readonly sh
   const all = measurablesOf(job, shop);
   const key = measuredKey(job.jobId);
   const first = firstOf(all, job);
-  const [chosen, setChosen] = useState(() => readDraft<string>(key) ?? first?.key);
+  const [chosen, setChosen] = useState(
+    () => (toolInAddress() ? first?.key : readDraft<string>(key)) ?? first?.key,
+  );
   const measurable = all.find((one) => one.key === chosen) ?? all[0];
   if (!measurable)
     return (

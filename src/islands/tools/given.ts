@@ -12,6 +12,11 @@ export function markingInAddress(): string | undefined {
   return new URLSearchParams(window.location.search).get("mark") ?? undefined;
 }
 
+/** The tool whose sheet the type line asked for. */
+export function toolInAddress(): string | undefined {
+  return new URLSearchParams(window.location.search).get("tool") ?? undefined;
+}
+
 /** What the job knows of the part that a move is about. */
 export function givenFor(
   job: JobView,

@@ -7,6 +7,7 @@ import type { Tool } from "@/core/tools/tool";
 import { type ReadingFieldModel, useReadingField } from "../fields/use-reading-field";
 import { useDraft } from "../state/draft";
 import { type Given, inputOf, isAsked, type ToolDraft, textOf } from "./draft";
+import { fromMarking } from "./from-marking";
 import { useWorkedOut } from "./use-worked-out";
 
 export type Taken = "now" | "afterwards";
@@ -98,7 +99,8 @@ export function useToolSheet({ tool, draftKey, given, shop, target }: SheetConte
     .flatMap(([id, { fill }]) =>
       fill === "part-marking" || fill === "supply" ? [[id, filledWith(fill, given)]] : [],
     );
-  const draft: ToolDraft = { ...kept, ...Object.fromEntries(filled) };
+  const handed = Object.keys(kept).length === 0 ? fromMarking(tool, given.marking) : {};
+  const draft: ToolDraft = { ...kept, ...handed, ...Object.fromEntries(filled) };
   const set = (change: ToolDraft): void => setDraft({ ...draft, ...change });
   const [readingId, readingSpec] = mainOf(tool).find(([, { kind }]) => kind === "reading") ?? [];
   const model = useReadingField({
@@ -115,7 +117,7 @@ export function useToolSheet({ tool, draftKey, given, shop, target }: SheetConte
   const isFree = main.every(([, { optional, kind }]) => optional === true || kind === "choice");
   // Where nothing beside the verdict is needed for it, the verdict comes with the first thing that is said.
   const isBegun = isFree
-    ? result?.ok === true && Object.keys(kept).some((id) => !isEmpty(kept, id))
+    ? result?.ok === true && Object.keys({ ...kept, ...handed }).some((id) => !isEmpty(draft, id))
     : main.some(([id, { kind }]) => kind !== "choice" && !isEmpty(draft, id));
   const object = (said: readonly Issue[]): void => {
     if (readingId === undefined) setProblem(said.map(({ message }) => message).join(" "));

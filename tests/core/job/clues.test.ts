@@ -26,7 +26,13 @@ describe("clues that a reading gave beside what it was taken for", () => {
   });
 
   it("give way to an answer to the same question", () => {
-    const answer = { moveId: "clue-leads", outcomeId: "more", circumstance: "cold", why: "", taken: "now" } as const;
+    const answer = {
+      moveId: "clue-leads",
+      outcomeId: "more",
+      circumstance: "cold",
+      why: "",
+      taken: "now",
+    } as const;
     const view = viewOf(logOf(["taken-in", UNKNOWN], ["reading", reading], ["answer", answer]));
     expect(said(view)).toEqual(["clue-detents smooth", "clue-leads more"]);
   });

@@ -1,8 +1,14 @@
+import {
+  COLOURS,
+  type LegibleColour,
+  type Marked,
+  markedBy,
+  possibleValues,
+} from "@/core/markings/resistor-bands";
 import type { Reading } from "@/core/quantity/reading";
 import { type Interval, intervalOf, limitOfError } from "@/core/quantity/uncertainty";
 import { field, type InputOf } from "@/core/tools/field.input";
 import { type Analysis, defineTool } from "@/core/tools/tool";
-import { COLOURS, type LegibleColour, type Marked, markedBy, possibleValues } from "./bands";
 
 const FIELDS = {
   bands: field.sequence(
@@ -215,6 +221,7 @@ export const tool = defineTool({
   speaksOf: [],
   limits: [],
   next: { faulty: "isolate", suspect: "measure", sound: "isolate", undecided: "isolate" },
+  takesMarking: { kind: "bands", field: "bands" },
   fields: FIELDS,
   codes: CODES,
   example: {

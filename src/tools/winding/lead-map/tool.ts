@@ -192,6 +192,7 @@ export const tool = defineTool({
   limits: ["windings-alike", "speed-sensor-ohms"],
   next: { faulty: "match", suspect: "isolate", sound: "isolate", undecided: "measure" },
   alsoByHand: true,
+  takesMarking: { kind: "lead-pair", field: "pairs" },
   isLong: true,
   fields: FIELDS,
   codes: CODES,

@@ -116,3 +116,23 @@ export function possibleValues(bands: readonly Colour[]): readonly Marked[] {
     (one, other) => one.ohms - other.ohms,
   );
 }
+
+const NAMES: ReadonlyMap<string, Colour> = new Map<string, Colour>([
+  ...COLOURS.map((colour): [string, Colour] => [colour, colour]),
+  ["purple", "violet"],
+  ["gray", "grey"],
+]);
+
+/**
+ * Bands as they are typed in one line, three to six colours.
+ * @returns undefined where anything else stands among them
+ * @example bandsIn("brown green orange gold") // four bands
+ */
+export function bandsIn(typed: string): readonly Colour[] | undefined {
+  const words = typed
+    .trim()
+    .toLowerCase()
+    .split(/[\s,]+/);
+  const found = words.flatMap((word) => NAMES.get(word) ?? []);
+  return found.length === words.length && found.length >= 3 && found.length <= 6 ? found : undefined;
+}
