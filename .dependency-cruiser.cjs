@@ -45,6 +45,7 @@ module.exports = {
           "^src/knowledge/",
           "^src/middleware\\.ts$",
           "^src/server/serve\\.ts$",
+          "^src/stand-ins/",
           "^src/styles/",
         ],
       },
@@ -253,7 +254,7 @@ module.exports = {
       UI,
     ),
     allow("^src/workers/", core(""), "^src/tools/registry\\.ts$", external("comlink"), "^worker_threads$"),
-    allow("^src/(demo|stand-ins)/", core(""), "^src/(demo|stand-ins)/"),
+    allow("^src/(demo|stand-ins)/", core(""), "^src/(demo|stand-ins)/", "^(node:)?[a-z_/]+$"),
   ],
   options: {
     doNotFollow: { path: "node_modules" },

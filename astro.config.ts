@@ -23,6 +23,11 @@ const serverWorkers: AstroIntegration = {
       });
       await build({
         ...bundle,
+        entryPoints: ["src/stand-ins/meter.ts"],
+        outfile: "dist/server/meter.mjs",
+      });
+      await build({
+        ...bundle,
         entryPoints: ["src/server/serve.ts"],
         outfile: "dist/server/serve.mjs",
       });

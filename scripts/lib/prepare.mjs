@@ -3,6 +3,7 @@
 import { spawn, spawnSync } from "node:child_process";
 import { createHash } from "node:crypto";
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
 import { join } from "node:path";
 
 const LOCK_STAMP = "node_modules/.installed-from";
@@ -82,6 +83,22 @@ export function ensureBuilt() {
 const LONGEST_START_MS = 30 * 60_000;
 
 /**
+ * The simulated meter that ships with it, on a socket of its own; it ends with this process.
+ * @returns where it listens
+ */
+function startMeter(port) {
+  const name = `good-spindle-meter-${process.pid}-${port}`;
+  const path = process.platform === "win32" ? `\\\\.\\pipe\\${name}` : join(tmpdir(), `${name}.sock`);
+  const meter = spawn(process.execPath, ["dist/server/meter.mjs", path], {
+    stdio: ["pipe", "ignore", "inherit"],
+  });
+  meter.unref();
+  meter.stdin.unref?.();
+  process.once("exit", () => meter.kill());
+  return path;
+}
+
+/**
  * Starts the built server and waits until its database is open.
  * @returns the child process and its address
  */
@@ -109,6 +126,8 @@ export async function startServer({
     ASTRO_NODE_LOGGING: "disabled",
     GOOD_SPINDLE_LAUNCHED: "yes",
   };
+  const meter = process.env.GOOD_SPINDLE_METER ?? startMeter(port);
+  env.GOOD_SPINDLE_METER = meter;
   const child = spawn(process.execPath, ["dist/server/serve.mjs"], {
     env,
     // Its stdin ends with this process, however that ends: a server never outlives what started it.

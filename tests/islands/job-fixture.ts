@@ -31,6 +31,7 @@ export const SHOP: Shop = {
   recalls: KNOWLEDGE.recalls,
   capacitors: KNOWLEDGE.capacitors,
   counts: undefined,
+  hasMeter: false,
   now: "2026-11-25T10:00:00Z",
 };
 

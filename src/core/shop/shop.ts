@@ -24,6 +24,8 @@ export interface Shop {
   readonly capacitors: Knowledge["capacitors"];
   /** What the shop's own closed jobs add to the chances; nothing unless the shop has chosen so. */
   readonly counts: ShopCounts | undefined;
+  /** Whether a meter is set up that readings can be taken from. */
+  readonly hasMeter: boolean;
   /** The moment the page was made: screens tick on from it. */
   readonly now: string;
 }

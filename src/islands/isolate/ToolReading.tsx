@@ -48,7 +48,11 @@ function Sheet({ screen, shop, move, knowledge, loaded }: ReadingProps & { reado
       <EarlierReading job={job} shop={shop} moveId={move.id} />
       <AskedFields model={model} shop={shop} />
       <MainFields model={model} shop={shop} />
-      <ReadingPart model={model} whose={`Job ${job.jobId} · ${job.takenIn?.machine ?? ""}`} />
+      <ReadingPart
+        model={model}
+        hasMeter={shop.hasMeter}
+        whose={`Job ${job.jobId} · ${job.takenIn?.machine ?? ""}`}
+      />
       <Problem text={model.problem ?? problem} />
       <SaysNothing
         job={job}

@@ -6,6 +6,7 @@ import { Field } from "../fields/Field";
 import { TouchKeypad, useTouch } from "../fields/Keypad";
 import { WIRE_COLOURS, wireFill } from "../fields/wire-colours";
 import { leadsOf, pairsOf, textOf } from "./draft";
+import { FromMeter } from "./FromMeter";
 import { isPair, type PairMarks, pairMarks } from "./pair-marks";
 import type { ToolSheetModel } from "./use-tool-sheet";
 
@@ -13,6 +14,7 @@ interface PairsProps {
   readonly model: ToolSheetModel;
   readonly id: string;
   readonly field: PairsSpec<unknown>;
+  readonly hasMeter: boolean;
 }
 
 interface Cell {
@@ -38,7 +40,7 @@ function Stub({ name }: { readonly name: string }) {
   );
 }
 
-function LeadNames({ model, id }: Omit<PairsProps, "field">) {
+function LeadNames({ model, id }: Pick<PairsProps, "model" | "id">) {
   const key = `${id}.leads`;
   const named = leadsOf(model.draft, id);
   const typed = textOf(model.draft, key);
@@ -144,7 +146,7 @@ function cellsOf(leads: readonly string[]): Cell[] {
 }
 
 /** A table of leads: each pair once, as a triangle. Enter goes to the pair to be read next. */
-export function PairsField({ model, id, field }: PairsProps) {
+export function PairsField({ model, id, field, hasMeter }: PairsProps) {
   const [active, setActive] = useState<Cell | undefined>(undefined);
   const isTouch = useTouch();
   const leads = leadsOf(model.draft, id);
@@ -227,6 +229,13 @@ export function PairsField({ model, id, field }: PairsProps) {
           {problem}
         </p>
       ))}
+      {hasMeter && active && leads.includes(active.a) && leads.includes(active.b) ? (
+        <FromMeter
+          wanted={{ quantity: field.quantity, ...active }}
+          about={`${active.a} to ${active.b}`}
+          onSteady={(typed) => change(active, typed)}
+        />
+      ) : null}
       {active && leads.includes(active.a) && leads.includes(active.b) ? (
         <TouchKeypad
           quantity={field.quantity}

@@ -163,7 +163,7 @@ function OneField({ model, shop, id, field }: FieldProps<AnyField> & { readonly 
     case "series":
       return <SeriesField model={model} id={id} field={field} />;
     case "pairs":
-      return <PairsField model={model} id={id} field={field} />;
+      return <PairsField model={model} id={id} field={field} hasMeter={shop.hasMeter} />;
     case "sequence":
       return <SequenceField model={model} id={id} field={field} />;
   }

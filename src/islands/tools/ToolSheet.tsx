@@ -5,6 +5,7 @@ import { TouchKeypad } from "../fields/Keypad";
 import { Problem } from "../fields/Problem";
 import { ReadingField } from "../fields/ReadingField";
 import { FindingWords } from "./FindingWords";
+import { FromMeter } from "./FromMeter";
 import type { Pictures } from "./pictures";
 import { MainFields, SideFields } from "./ToolFields";
 import type { ToolSheetModel } from "./use-tool-sheet";
@@ -13,6 +14,8 @@ interface ReadingPartProps {
   readonly model: ToolSheetModel;
   /** Stands at the reading: whose it is. */
   readonly whose: string;
+  /** Whether a meter is set up to read from. */
+  readonly hasMeter?: boolean;
 }
 
 function Waiting({ model }: { readonly model: ToolSheetModel }) {
@@ -21,7 +24,7 @@ function Waiting({ model }: { readonly model: ToolSheetModel }) {
 }
 
 /** The reading with its verdict beside it at once, and the keys for fingers under both. */
-export function ReadingPart({ model, whose }: ReadingPartProps) {
+export function ReadingPart({ model, whose, hasMeter = false }: ReadingPartProps) {
   const { reading } = model;
   const spec = reading && model.tool.fields[reading.id];
   const finding = model.isBegun ? model.finding : undefined;
@@ -51,6 +54,9 @@ export function ReadingPart({ model, whose }: ReadingPartProps) {
         />
         <div className="sm:pt-7">{verdict}</div>
       </div>
+      {hasMeter ? (
+        <FromMeter wanted={{ quantity: spec.quantity }} onSteady={(typed) => reading.model.type(typed)} />
+      ) : null}
       <TouchKeypad
         quantity={spec.quantity}
         text={reading.model.text}
@@ -172,7 +178,7 @@ function ReadingSheet({
         <p className="mt-1 mb-3 text-soft">{how}</p>
         {earlier}
         <MainFields model={model} shop={shop} />
-        <ReadingPart model={model} whose={whose} />
+        <ReadingPart model={model} whose={whose} hasMeter={shop.hasMeter} />
         {gate}
         <Problem text={model.problem} />
         {kept}

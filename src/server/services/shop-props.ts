@@ -1,4 +1,5 @@
 import { type BenchShop, type Shop, TRADE_WORDS } from "@/core/shop/shop";
+import { meterPath } from "./meter";
 import type { ShopContext } from "./shop-context";
 
 /** As much of them as the Bench uses: of the moves, those that tools judge. */
@@ -32,6 +33,7 @@ export function shopProps(
     recalls,
     capacitors,
     counts,
+    hasMeter: meterPath() !== undefined,
     now,
   };
 }
