@@ -78,6 +78,7 @@ export const TERN_QUAY: Settings = {
     "series-lamp",
     "thermometer",
   ],
+  leadOhms: "0.2",
   residualOutlet: "green socket, left bench",
   dischargeSchool: "resistor-then-short",
   usesCounts: false,

@@ -56,6 +56,10 @@ const ROOMS: ReadonlyMap<string, Room> = new Map(
       tool: () => import("./winding/temperature-rise/tool"),
       words: () => import("./winding/temperature-rise/words"),
     },
+    "meter-self-check": {
+      tool: () => import("./meter/meter-self-check/tool"),
+      words: () => import("./meter/meter-self-check/words"),
+    },
     "resistor-bands": {
       tool: () => import("./resistor/resistor-bands/tool"),
       words: () => import("./resistor/resistor-bands/words"),

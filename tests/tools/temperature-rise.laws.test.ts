@@ -108,14 +108,14 @@ describe("laws of the temperature rise by resistance", () => {
   it("refuses a reading that is less than the test leads alone", () => {
     const answer = tool.run(
       {
-        cold: "0.1",
+        cold: "0.10",
         coldAt: "20",
         hot: [{ at: "5", reading: "0.3" }],
         roomAt: "20",
         meter: { percent: 1, counts: 1, resolution: "0.01" },
         metal: "copper",
         class: "b",
-        leads: "0.2",
+        leads: "0.20",
       },
       TOOL_CONTEXT,
     );
@@ -123,8 +123,8 @@ describe("laws of the temperature rise by resistance", () => {
       {
         path: "cold",
         code: "reading/below-leads",
-        message: "Winding, cold 0.1 is less than the test leads alone: read both again.",
-        given: "0.1",
+        message: "Winding, cold 0.10 is less than the test leads alone: read both again.",
+        given: "0.10",
       },
     ]);
   });

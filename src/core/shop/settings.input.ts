@@ -1,5 +1,6 @@
 import * as yup from "yup";
 import { text } from "../fields.input";
+import { parseReading } from "../quantity/parse-reading";
 import { QUANTITIES } from "../quantity/reading";
 import { readingField } from "../quantity/reading.input";
 import { DISCHARGE_SCHOOLS } from "../safety/discharge";
@@ -23,7 +24,7 @@ const instrument = strictObject({
   quantity: yup
     .string()
     .label("It reads")
-    .oneOf(["capacitance", "resistance", "insulation", "voltage"] as const)
+    .oneOf(["capacitance", "resistance", "insulation", "voltage", "current"] as const)
     .required(),
   /** Highest value of this range, and weight of the last digit, as typed. */
   upTo: yup.string().required().max(20).label("Range up to"),
@@ -100,6 +101,24 @@ export const settingsSchema = strictObject({
   partsMarkupPercent: finiteNumber().label("Mark-up on parts, percent").required().min(0).max(500),
   taxPercent: finiteNumber().label("Tax, percent").required().min(0).max(100),
   instruments,
+  /** Ohms of the test leads touched together, as typed; empty while nobody has said. */
+  leadOhms: yup
+    .string()
+    .label("Test leads, touched together")
+    .defined()
+    .max(20)
+    .test({
+      name: "lead-ohms",
+      test: (typed, context) => {
+        if (typed === undefined || typed.trim() === "") return true;
+        const parsed = parseReading(typed, "resistance", "Test leads, touched together");
+        if (parsed.ok) return true;
+        return context.createError({
+          message: parsed.issues[0]?.message ?? "",
+          params: { code: "settings/lead-ohms" },
+        });
+      },
+    }),
   kit: yup.array(yup.string().required().max(60)).label("Kit").required().max(60),
   /** The outlet behind a residual-current device, as the shop calls it; empty while it has named none. */
   residualOutlet: text("Outlet behind the RCD (GFCI)", 60),

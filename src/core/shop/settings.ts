@@ -32,6 +32,7 @@ export const DEFAULT_SETTINGS: Settings = {
       mode: "ramp",
     },
   ],
+  leadOhms: "",
   kit: [],
   residualOutlet: "",
   dischargeSchool: "resistor-then-short",

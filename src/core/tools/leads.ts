@@ -18,6 +18,8 @@ const isPairs = (value: unknown): value is LeadPairs =>
 function less(reading: Reading, leads: number, path: string, label: string, issues: Issue[]): Reading {
   if (reading.kind !== "value") return reading;
   if (reading.value >= leads) return { ...reading, value: reading.value - leads };
+  // The last digit of either may waver: a joint that reads a count less than the leads is nothing.
+  if (leads - reading.value <= 2 * (reading.resolution ?? 0) * (1 + 1e-9)) return { ...reading, value: 0 };
   issues.push(
     issue(
       path,

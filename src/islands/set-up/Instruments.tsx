@@ -7,7 +7,7 @@ interface InstrumentsProps {
   onRows(rows: readonly InstrumentDraft[]): void;
 }
 
-const QUANTITIES = ["capacitance", "resistance", "insulation", "voltage"] as const;
+const QUANTITIES = ["capacitance", "resistance", "insulation", "voltage", "current"] as const;
 const COLUMNS = [
   { key: "label", label: "Meter" },
   { key: "upTo", label: "Range up to" },

@@ -46,6 +46,7 @@ function Text({
     | "labourRate"
     | "partsMarkupPercent"
     | "taxPercent"
+    | "leadOhms"
     | "residualOutlet";
   readonly label: string;
   readonly list?: string;
@@ -194,6 +195,7 @@ function SetUpForm(props: SetUpProps) {
           <Text model={model} name="labourRate" label={`Labour an hour, ${model.draft.currency}`} />
           <Text model={model} name="partsMarkupPercent" label="Mark-up on parts, percent" />
           <Text model={model} name="taxPercent" label="Tax on the whole, percent" />
+          <Text model={model} name="leadOhms" label="Test leads, touched together, Ω" />
           <div className="sm:col-span-2">
             <Text model={model} name="residualOutlet" label="Outlet behind an RCD (GFCI), as you call it" />
             <p className="mt-1 text-soft">

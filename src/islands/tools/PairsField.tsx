@@ -125,7 +125,7 @@ function PairCell({
           aria-invalid={problem ? true : undefined}
           autoComplete="off"
           inputMode={isTouch ? "none" : "text"}
-          placeholder={isNext ? `next, ${symbol}` : symbol}
+          placeholder={isNext ? "next" : symbol}
           value={text}
           onChange={(event) => onText(event.target.value)}
           onFocus={onFocus}
@@ -159,11 +159,16 @@ export function PairsField({ model, id, field, hasMeter }: PairsProps) {
     model.set({ [id]: reading === "" ? others : [...others, { ...cell, reading }] });
   };
   const inputId = ({ a, b }: Cell): string => `${id}-${a}-${b}`;
-  const goOn = (from: Cell): void => {
+  /** The pair to be read next, or else any that was not read. */
+  const nextEmpty = (from: Cell): HTMLElement | null => {
     const cells = cellsOf(leads);
     const empty = cells.filter((cell) => !isPair(cell, from.a, from.b) && textAt(cell).trim() === "");
     const next = empty.find(({ a, b }) => marks.next && isPair(marks.next, a, b)) ?? empty[0];
-    if (next) document.getElementById(inputId(next))?.focus();
+    return next ? document.getElementById(inputId(next)) : null;
+  };
+  const goOn = (from: Cell): void => {
+    const next = nextEmpty(from);
+    if (next) next.focus();
     else model.tryKeep();
   };
   const problems = cellsOf(leads).flatMap((cell) => {
@@ -233,7 +238,10 @@ export function PairsField({ model, id, field, hasMeter }: PairsProps) {
         <FromMeter
           wanted={{ quantity: field.quantity, ...active }}
           about={`${active.a} to ${active.b}`}
-          onSteady={(typed) => change(active, typed)}
+          onSteady={(typed) => {
+            change(active, typed);
+            nextEmpty(active)?.focus();
+          }}
         />
       ) : null}
       {active && leads.includes(active.a) && leads.includes(active.b) ? (

@@ -9,6 +9,7 @@ import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { choiceOf, isAsked, meterFor, textOf } from "./draft";
 import { SequenceField, SeriesField } from "./ListFields";
+import { offersFor } from "./offers";
 import { PairsField } from "./PairsField";
 import type { ToolSheetModel } from "./use-tool-sheet";
 
@@ -39,10 +40,35 @@ function Typed({ model, fieldId, isLarge = false, ...rest }: TypedProps) {
   );
 }
 
-function TextField({ model, id, field }: FieldProps<Pick<ReadingSpec<unknown>, "label" | "placeholder">>) {
+type TextSpec = Pick<ReadingSpec<unknown>, "label" | "placeholder"> &
+  Partial<Pick<ReadingSpec<unknown>, "quantity">>;
+
+/** A value typed; what was read of the same unit in this job is offered as it is typed. */
+function TextField({ model, id, field }: FieldProps<TextSpec>) {
+  const offers = field.quantity === undefined ? [] : offersFor(model.given.offers, field.quantity);
+  const list = `${model.tool.id}-${id}-offers`;
   return (
     <Field label={field.label} error={model.problemOf(id)}>
-      {(ids) => <Typed {...ids} model={model} fieldId={id} placeholder={field.placeholder} />}
+      {(ids) => (
+        <>
+          <Typed
+            {...ids}
+            list={offers.length > 0 ? list : undefined}
+            model={model}
+            fieldId={id}
+            placeholder={field.placeholder}
+          />
+          {offers.length > 0 ? (
+            <datalist id={list}>
+              {offers.map(({ text, told }) => (
+                <option key={`${told} ${text}`} value={text}>
+                  {told}
+                </option>
+              ))}
+            </datalist>
+          ) : null}
+        </>
+      )}
     </Field>
   );
 }

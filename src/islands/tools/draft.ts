@@ -3,6 +3,7 @@ import type { QuantityId } from "@/core/quantity/reading";
 import type { Instrument } from "@/core/shop/settings";
 import type { AnyField, Fields, MeterSpec } from "@/core/tools/field.input";
 import { LEADS_FIELD } from "@/core/tools/leads";
+import type { Offer } from "./offers";
 
 export interface TimedText {
   readonly at: string;
@@ -27,6 +28,8 @@ export interface Given {
   readonly motor?: string | undefined;
   /** Volts of its supply, where its plate or the shop says them. */
   readonly supply?: string | undefined;
+  /** What was read in the job before. */
+  readonly offers?: readonly Offer[] | undefined;
   /** Usual frequency of its mains: a choice begins with it. */
   readonly hertz?: string | undefined;
 }

@@ -6,6 +6,7 @@ import type { Shop } from "@/core/shop/shop";
 import type { Finding } from "@/core/tools/finding.input";
 import { MOTOR_KINDS } from "@/core/tools/motor-kinds";
 import type { Given } from "./draft";
+import { offersOf } from "./offers";
 
 /** A marking that the type line handed over. */
 export function markingInAddress(): string | undefined {
@@ -21,14 +22,15 @@ export function toolInAddress(): string | undefined {
 export function givenFor(
   job: JobView,
   move: Pick<Move, "part"> | undefined,
-  { settings }: Pick<Shop, "settings">,
+  shop: Pick<Shop, "settings" | "tools">,
 ): Given {
+  const { settings } = shop;
   const place = move?.part?.place;
   const known = job.capacitors.find(({ id }) => id === place)?.mark;
   const { family } = job.takenIn ?? {};
   const motor = MOTOR_KINDS.find(({ value }) => value === family && value !== "not-known")?.value;
   const supply = String(supplyOf(job.plate?.volts ?? "", settings.volts).volts);
-  return { place, marking: known, motor, supply, hertz: String(settings.hertz) };
+  return { place, marking: known, motor, supply, hertz: String(settings.hertz), offers: offersOf(job, shop) };
 }
 
 /** The figure a finding is about, as it is read off a list. */

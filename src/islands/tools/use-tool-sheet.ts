@@ -86,6 +86,9 @@ function cleared(tool: Tool, draft: ToolDraft): ToolDraft {
   return Object.fromEntries(Object.entries(draft).filter(([id]) => !ids.has(id)));
 }
 
+const hasLeads = ({ fields }: Tool): boolean =>
+  Object.values(fields).some((field) => "hasLeads" in field && field.hasLeads);
+
 const filledWith = (fill: "part-marking" | "supply", { marking, supply }: Given): string =>
   (fill === "supply" ? supply : marking) ?? "";
 
@@ -99,8 +102,11 @@ export function useToolSheet({ tool, draftKey, given, shop, target }: SheetConte
     .flatMap(([id, { fill }]) =>
       fill === "part-marking" || fill === "supply" ? [[id, filledWith(fill, given)]] : [],
     );
+  const { leadOhms } = shop.settings;
+  const leads =
+    kept[LEADS_FIELD] === undefined && leadOhms !== "" && hasLeads(tool) ? { [LEADS_FIELD]: leadOhms } : {};
   const handed = Object.keys(kept).length === 0 ? fromMarking(tool, given.marking) : {};
-  const draft: ToolDraft = { ...kept, ...handed, ...Object.fromEntries(filled) };
+  const draft: ToolDraft = { ...leads, ...kept, ...handed, ...Object.fromEntries(filled) };
   const set = (change: ToolDraft): void => setDraft({ ...draft, ...change });
   const [readingId, readingSpec] = mainOf(tool).find(([, { kind }]) => kind === "reading") ?? [];
   const model = useReadingField({

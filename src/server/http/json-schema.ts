@@ -16,6 +16,7 @@ const SILENT_TESTS: ReadonlySet<string> = new Set([
   "figure",
   "ranges",
   "lead-pairs",
+  "lead-ohms",
   "accuracy",
   "zone",
   "currency",

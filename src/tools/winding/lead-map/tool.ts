@@ -46,6 +46,7 @@ function plainCautions(
   input: Input,
   sensed: readonly Sensed[],
   shown: readonly PairShown[],
+  unproven: LeadMap["unproven"],
   alike: number,
 ): Said[] {
   const { leads } = input.pairs;
@@ -65,8 +66,8 @@ function plainCautions(
     ),
     ...(isStar ? [{ code: "map/hidden-star" as const, params: {} }] : []),
     ...(alikePairs(sensed, alike).length > 0 ? [{ code: "map/polarity" as const, params: {} }] : []),
-    ...sensed.flatMap(({ group, sense }): Said[] =>
-      sense.kind === "lead" && sensed.length > 1
+    ...sensed.flatMap(({ group, sense }, index): Said[] =>
+      sense.kind === "lead" && sensed.length > 1 && !unproven.some((pair) => pair.includes(index))
         ? [{ code: "map/alone", params: { lead: nameOf(leads, group.leads[0] ?? 0) } }]
         : [],
     ),
@@ -140,7 +141,7 @@ function analyse(input: Input, limits: Limits, progress?: Progress): Answer {
       reasons: [...trouble.reasons, ...withoutMisfit(input, map, trouble, alike)],
       cautions: [
         ...next,
-        ...plainCautions(input, sensed, shown, alike).filter(({ code }) => !alone.has(code)),
+        ...plainCautions(input, sensed, shown, map.unproven, alike).filter(({ code }) => !alone.has(code)),
       ],
       sources,
       evidence: evidenceOf(input, trouble.verdict, sensed, trouble),
@@ -160,7 +161,11 @@ function analyse(input: Input, limits: Limits, progress?: Progress): Answer {
     ),
     reasons:
       several === undefined ? reasons : [{ code: "map/several", params: { count: several } }, ...reasons],
-    cautions: [...next, ...(brushed?.cautions ?? []), ...plainCautions(input, sensed, shown, alike)],
+    cautions: [
+      ...next,
+      ...(brushed?.cautions ?? []),
+      ...plainCautions(input, sensed, shown, map.unproven, alike),
+    ],
     sources,
     evidence: evidenceOf(input, verdict, sensed, undefined),
   };
