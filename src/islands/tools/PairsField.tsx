@@ -180,7 +180,7 @@ export function PairsField({ model, id, field, hasMeter }: PairsProps) {
     return problem === undefined ? [] : [{ cell, problem }];
   });
   return (
-    <fieldset>
+    <fieldset className="min-w-0">
       <legend className="sr-only">{field.label}</legend>
       <LeadNames model={model} id={id} />
       {leads.length < 2 ? null : (

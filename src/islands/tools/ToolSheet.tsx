@@ -132,12 +132,12 @@ function TableSheet({
       <div className="grid gap-x-8 gap-y-4 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <section aria-label="Reading">
           <p className="mb-3 text-soft">{how}</p>
-          {earlier}
           <MainFields model={model} shop={shop} />
           <button type="button" className="btn btn-primary btn-bench" onClick={model.tryKeep}>
             Keep
           </button>
-          <p className="mt-1 text-soft">{whose}</p>
+          <p className="mt-1 mb-3 text-soft">{whose}</p>
+          {earlier}
         </section>
         <section aria-label="What it stands on" className="grid content-start gap-4">
           {Figure ? <Figure {...drawn} /> : null}
