@@ -19,8 +19,23 @@ interface Shot {
 }
 
 const type = async (page: Page, text: string): Promise<void> => {
-  await page.getByText("Lifted").click();
+  await page.getByText("Lifted", { exact: true }).click();
   await page.getByTestId("reading").fill(text);
+};
+
+/** Four leads of a fan's motor, one pair misread. */
+const leads = async (page: Page): Promise<void> => {
+  await page.getByLabel("Leads, as they can be told apart").fill("red white black blue");
+  for (const [pair, ohms] of [
+    ["red to white", "14.4"],
+    ["red to black", "36.0"],
+    ["white to black", "21.8"],
+    ["red to blue", "33.6"],
+    ["white to blue", "27.8"],
+    ["black to blue", "6.2"],
+  ] as const)
+    await page.getByLabel(pair).fill(ohms);
+  await page.getByText("should be").first().waitFor();
 };
 
 const settled = (page: Page): Promise<void> =>
@@ -39,7 +54,7 @@ const SHOTS: readonly Shot[] = [
   { name: "knowledge", path: "/knowledge/moves/start-capacitance" },
   { name: "isolate", path: "/jobs/104/isolate", before: settled },
   { name: "isolate-kind", path: "/jobs/107/isolate", theme: "nightbench", before: settled },
-  { name: "isolate-phone", path: "/jobs/104/isolate", size: PHONE, before: settled },
+  { name: "lead-map", path: "/tools/lead-map", before: leads },
   { name: "match", path: "/jobs/103/match" },
   { name: "decide", path: "/jobs/108/decide", before: (page) => page.getByTestId("sentence").waitFor() },
   { name: "take-apart", path: "/jobs/103/put-back" },

@@ -20,6 +20,7 @@ import { Metering } from "../tools/Metering";
 import { ToolSheet } from "../tools/ToolSheet";
 import { type LoadedTool, useLoadedTool } from "../tools/use-loaded-tool";
 import { useToolSheet } from "../tools/use-tool-sheet";
+import { MoveReading } from "./MoveReading";
 import { type Measurable, measurablesOf } from "./measurables";
 
 function Kept({ job, last }: { readonly job: JobView; readonly last: JobView["readings"][number] }) {
@@ -39,6 +40,7 @@ function Kept({ job, last }: { readonly job: JobView; readonly last: JobView["re
         >
           take it back
         </button>
+        <MoveReading job={job} reading={last} />
       </div>
       <FindingWords finding={last.finding} />
       <Problem text={problem} />

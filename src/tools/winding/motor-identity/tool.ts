@@ -153,7 +153,8 @@ export const tool = defineTool({
   judges: [],
   tellsOf: MOVES.map(([moveId]) => moveId),
   stations: ["windings", "brushes", "rotor"],
-  touches: ["outside"],
+  // Some of its clues are seen inside: what they are looked for with is what their own moves ask for.
+  touches: ["inside"],
   speaksOf: [],
   limits: [
     "windings-alike",
