@@ -106,7 +106,7 @@ function Sheet({ screen, shop, measurable, loaded }: SheetProps & { readonly loa
       }
       earlier={
         <>
-          {move ? <Metering move={move} job={job} shop={shop} /> : null}
+          {move ? <Metering move={move} job={job} shop={shop} isShort /> : null}
           <EarlierReading job={job} shop={shop} moveId={move?.id} />
         </>
       }

@@ -7,10 +7,12 @@ interface MeteringProps {
   readonly move: Move;
   readonly job: JobView;
   readonly shop: Shop;
+  /** On a phone only where the probes go and what to expect: the reading stays in sight. */
+  readonly isShort?: boolean;
 }
 
 /** Where the probes go, what to expect of this machine, and what more or less means. */
-export function Metering({ move, job, shop }: MeteringProps) {
+export function Metering({ move, job, shop, isShort = false }: MeteringProps) {
   if (move.probes === undefined) return null;
   const family = job.takenIn?.family ?? "";
   const expected = move.expect?.[family] ?? move.expect?.["all"];
@@ -28,7 +30,12 @@ export function Metering({ move, job, shop }: MeteringProps) {
     >
       {rows.map(([term, words]) =>
         words ? (
-          <div key={term} className="contents">
+          <div
+            key={term}
+            className={
+              isShort && (term === "More" || term === "Less") ? "contents max-md:hidden" : "contents"
+            }
+          >
             <dt className="text-soft">{term}</dt>
             <dd>{words}</dd>
           </div>

@@ -1,9 +1,11 @@
 import type { ReactNode } from "react";
 import type { Shop } from "@/core/shop/shop";
 import type { Finding } from "@/core/tools/finding.input";
+import { LEADS_FIELD } from "@/core/tools/leads";
 import { TouchKeypad } from "../fields/Keypad";
 import { Problem } from "../fields/Problem";
 import { ReadingField } from "../fields/ReadingField";
+import { textOf } from "./draft";
 import { FindingWords } from "./FindingWords";
 import { FromMeter } from "./FromMeter";
 import type { Pictures } from "./pictures";
@@ -52,7 +54,10 @@ export function ReadingPart({ model, whose, hasMeter = false }: ReadingPartProps
           whose={whose}
           onKeep={model.tryKeep}
         />
-        <div className="sm:pt-7">{verdict}</div>
+        <div className="sm:pt-7">
+          {verdict}
+          <LeadsOff model={model} />
+        </div>
       </div>
       {hasMeter ? (
         <FromMeter wanted={{ quantity: spec.quantity }} onSteady={(typed) => reading.model.type(typed)} />
@@ -79,6 +84,15 @@ interface SheetProps extends ReadingPartProps {
   readonly lastFinding?: Finding | undefined;
   /** What stands between the reading and the log, such as the plug that is no longer known. */
   readonly gate: ReactNode;
+}
+
+/** What the tool works with is not what the meter showed, where the test leads are taken off. */
+function LeadsOff({ model }: { readonly model: ToolSheetModel }) {
+  const leads = textOf(model.draft, LEADS_FIELD).trim();
+  if (leads === "" || !model.isBegun) return null;
+  return (
+    <p className="text-soft">Test leads of {leads} Ω are taken off: the meter itself shows so much more.</p>
+  );
 }
 
 /** What takes long says how far it is, and can be ended. */
@@ -124,6 +138,7 @@ function TableSheet({
         ) : (
           <Waiting model={model} />
         )}
+        <LeadsOff model={model} />
         <Progress model={model} />
         {gate}
         <Problem text={model.problem} />
