@@ -33,7 +33,7 @@ describe("POST /api/tools/{tool}", () => {
     expect(body.finding).toMatchObject({
       verdict: "faulty",
       reasons: [{ code: "capacitor/below-mark", params: { shareOfMinimum: expect.closeTo(0.426, 3) } }],
-      cautions: [],
+      cautions: [{ code: "capacitor/effect-start", params: { startTorque: expect.closeTo(0.387, 2) } }],
       evidence: [
         {
           moveId: "start-capacitance",
@@ -46,7 +46,7 @@ describe("POST /api/tools/{tool}", () => {
           },
         },
       ],
-      basis: { toolId: "capacitor-against-mark", toolVersion: 2 },
+      basis: { toolId: "capacitor-against-mark", toolVersion: 3 },
     });
     expect(body.finding.figures[0]).toMatchObject({ unit: "F", limit: 1.45e-4, limitSource: "mark" });
   });

@@ -78,5 +78,11 @@ describe("laws of draining", () => {
     expect(passed.figures).toEqual([]);
     expect(passed.cautions).toEqual([]);
     expect(refusedWith("discharge", { ...BASE, mark: "0 μF 450 VAC" })).not.toBe("");
+    expect(refusedWith("discharge", { ...BASE, mark: "12 μF 0 VAC" })).toMatch(/"0 VAC" is none/);
+    for (const supply of ["0", "OL", "not taken"]) {
+      const nothing = found("discharge", { mark: "12 μF", supply, school: "resistor-then-short" });
+      expect(nothing.reasons.map(({ code }) => code)).toEqual(["drain/no-supply"]);
+      expect(nothing.figures).toEqual([]);
+    }
   });
 });

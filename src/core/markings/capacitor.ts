@@ -117,6 +117,14 @@ function takeVoltsByClass(draft: Draft): CapacitorMark["byClass"] {
 }
 
 function takeVolts(draft: Draft): number | undefined {
+  const none = take(draft, /(?<![\d.,])0+\s*(?:v\s*a\.?c\.?|vac|v\s*~|volts?|v)(?![a-z])/i);
+  if (none)
+    problem(
+      draft,
+      "no-volts",
+      `Voltage "${none[0].trim()}" is none: a capacitor is marked with volts such as 250 VAC.`,
+      none[0].trim(),
+    );
   const several = take(
     draft,
     /(\d{2,5})\s*\/\s*(\d{2,5})(?:\s*\/\s*(\d{2,5}))?\s*v(?:olts?)?\s*(?:a\.?c\.?|~|ac)?/i,

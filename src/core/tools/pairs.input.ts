@@ -23,11 +23,35 @@ function twiceNamed(leads: readonly string[]): string | undefined {
 }
 
 type Pair = Pick<PairReading, "a" | "b">;
+interface NamedTable {
+  readonly leads: readonly string[];
+  readonly pairs: readonly (Pair & { readonly reading: unknown })[];
+}
+
+/** The table as far as its names go; undefined where a name is missing, which its own field says. */
+function tableIn(value: {
+  readonly leads?: readonly (string | undefined)[] | undefined;
+  readonly pairs?:
+    | readonly ({ readonly a?: string; readonly b?: string; readonly reading?: unknown } | undefined)[]
+    | undefined;
+}): NamedTable | undefined {
+  const { leads, pairs } = value;
+  if (!Array.isArray(leads) || !Array.isArray(pairs)) return undefined;
+  const named = leads.filter((one): one is string => typeof one === "string");
+  const read = pairs.flatMap((one) =>
+    typeof one?.a === "string" && typeof one.b === "string"
+      ? [{ a: one.a, b: one.b, reading: one.reading }]
+      : [],
+  );
+  return named.length === leads.length && read.length === pairs.length
+    ? { leads: named, pairs: read }
+    : undefined;
+}
 const isPair = (one: Pair, other: Pair): boolean =>
   (same(one.a, other.a) && same(one.b, other.b)) || (same(one.a, other.b) && same(one.b, other.a));
 
 /** What keeps pairs from being a table of these leads: an index to the pair, and a sentence. */
-function wrongPair({ leads, pairs }: LeadPairs): readonly [index: number, message: string] | undefined {
+function wrongPair({ leads, pairs }: NamedTable): readonly [index: number, message: string] | undefined {
   for (const [index, pair] of pairs.entries()) {
     const unknown = [pair.a, pair.b].find((name) => leads.every((lead) => !same(lead, name)));
     if (unknown !== undefined)
@@ -67,18 +91,16 @@ export function leadPairsSchema(quantity: QuantityId, label: string, most: numbe
     .label(label)
     .required()
     .test("lead-pairs", "", (value, context) => {
-      if (!Array.isArray(value.leads) || !Array.isArray(value.pairs)) return true;
-      const named = value.leads.every((one) => typeof one === "string");
-      const paired = value.pairs.every((one) => typeof one?.a === "string" && typeof one.b === "string");
-      if (!named || !paired) return true;
-      const twice = twiceNamed(value.leads);
+      const table = tableIn(value);
+      if (!table) return true;
+      const twice = twiceNamed(table.leads);
       if (twice !== undefined)
         return context.createError({
           path: `${context.path}.leads`,
           message: `Two leads are called "${twice}": give each a name of its own.`,
           params: { code: "leads/twice" },
         });
-      const wrong = wrongPair(value as LeadPairs);
+      const wrong = wrongPair(table);
       if (!wrong) return true;
       return context.createError({
         path: `${context.path}.pairs.${wrong[0]}`,

@@ -45,16 +45,17 @@ export function fittingTrees(leads: number, shown: readonly Shown[]): Fit[] {
   return fitting(connectedGraphs(leads, leads - 1), leads, shown);
 }
 
-/** How many windings more than a tree has are tried. */
-const MOST_LOOPS = 2;
+/** How many windings more than a tree has are tried; of six leads one, since there are too many with two. */
+const mostLoops = (leads: number): number => (leads >= 6 ? 1 : 2);
 
 /**
- * The networks with the fewest windings that fit: trees, else one loop or a star round a point inside, else two loops.
+ * The networks with the fewest windings that fit: trees, else one loop or a star round a point inside, else (up to five
+ * leads) two loops.
  * Never more windings than readings, but for trees.
  */
 export function fewestWindings(leads: number, shown: readonly Shown[]): Fit[] {
   const pairs = (leads * (leads - 1)) / 2;
-  for (let loops = 0; loops <= MOST_LOOPS; loops += 1) {
+  for (let loops = 0; loops <= mostLoops(leads); loops += 1) {
     const windings = leads - 1 + loops;
     if (windings > pairs || (loops > 0 && windings > shown.length)) return [];
     const stars = loops === 1 ? hiddenStars(leads) : [];

@@ -172,7 +172,9 @@ function offsetOf(nodes: number, shown: readonly Shown[]): number | undefined {
 /** Readings that alone keep the rest from a network without loops. Fewer than four leads have none to spare. */
 function misfitsOf(nodes: Nodes, readings: readonly PairShown[], progress?: Progress): Misfit[] {
   const count = nodes.of.length;
-  if (count < 4 || readings.length < count + 1) return [];
+  // Of six leads a few more: with hardly any to spare anything fits once one is left out, and it takes its time.
+  const spare = count >= MOST_IN_GROUP ? 3 : 1;
+  if (count < 4 || readings.length < count + spare) return [];
   return readings
     .flatMap((one, index) => {
       progress?.((index + 1) / readings.length);

@@ -39,7 +39,8 @@ interface LooseProps {
 async function putInJob(row: LooseRow, jobId: number): Promise<string | undefined> {
   const job = await request<{ seq: number }>("GET", `/api/jobs/${jobId}`);
   if (!job.ok) return job.issues[0]?.message;
-  const moveId = row.finding.evidence[0]?.moveId ?? null;
+  // Clues beside what it was taken for are no move of it.
+  const moveId = row.finding.evidence.find(({ always }) => always !== true)?.moveId ?? null;
   const draft = {
     entryId: newId(),
     expectedSeq: job.value.seq,

@@ -4,13 +4,13 @@ import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { intervalOf } from "@/core/quantity/uncertainty";
 import {
   type Amps,
+  amps,
   type Farads,
   farads,
   type Hertz,
   hertz,
-  amps as inAmps,
-  volts as inVolts,
   type Volts,
+  volts,
 } from "@/core/quantity/units";
 import { field, type InputOf } from "@/core/tools/field.input";
 import { errorOn } from "@/core/tools/meter-error";
@@ -67,8 +67,8 @@ type Said = Answer["reasons"][number];
  * Capacitance from current and voltage: C = I/(2πfV). Amperes, volts and hertz in, farads out. Source: physics.
  * @example underLoad(0.9, 360, 50) // 7.96 μF
  */
-export function underLoad(amps: Amps, volts: Volts, frequency: Hertz): Farads {
-  return farads(amps / (2 * Math.PI * frequency * volts));
+export function underLoad(current: Amps, across: Volts, frequency: Hertz): Farads {
+  return farads(current / (2 * Math.PI * frequency * across));
 }
 
 function nothing(verdict: Answer["verdict"], code: Said["code"], outcomeId?: string): Answer {
@@ -104,20 +104,21 @@ function judged(lower: number, upper: number, { min, max }: Band) {
 }
 
 function analyse(input: Input, limits: Limits): Answer {
-  const { amps, volts, mark } = input;
+  const { amps: current, volts: across, mark } = input;
   const band = bandOf(input, limits);
   if (mark.role === "start") return nothing("undecided", "load/start-part");
-  if (amps.kind !== "value" || volts.kind !== "value" || !band) return nothing("undecided", "load/not-read");
-  const [offAmps, offVolts] = [errorOn(input.clamp, amps.value), errorOn(input.meter, volts.value)];
-  if (volts.value <= offVolts) return nothing("undecided", "load/no-volts");
-  if (amps.value <= offAmps) return nothing("faulty", "load/no-current", "nothing");
+  if (current.kind !== "value" || across.kind !== "value" || !band)
+    return nothing("undecided", "load/not-read");
+  const [offAmps, offVolts] = [errorOn(input.clamp, current.value), errorOn(input.meter, across.value)];
+  if (across.value <= offVolts) return nothing("undecided", "load/no-volts");
+  if (current.value <= offAmps) return nothing("faulty", "load/no-current", "nothing");
   const frequency = hertz(Number(input.frequency));
-  const value = underLoad(inAmps(amps.value), inVolts(volts.value), frequency);
-  const { lower, upper } = intervalOf(value, value * (offAmps / amps.value + offVolts / volts.value));
+  const value = underLoad(amps(current.value), volts(across.value), frequency);
+  const { lower, upper } = intervalOf(value, value * (offAmps / current.value + offVolts / across.value));
   const found = judged(lower, upper, band);
   const limit = value < (band.min + band.max) / 2 ? band.min : band.max;
   const params = { min: band.min, max: band.max, off: value / limit - 1 };
-  const isHigh = mark.voltsAc !== undefined && volts.value > mark.voltsAc;
+  const isHigh = mark.voltsAc !== undefined && across.value > mark.voltsAc;
   return {
     verdict: found.verdict,
     figures: [
@@ -137,7 +138,7 @@ function analyse(input: Input, limits: Limits): Answer {
       { code: "load/formula", params: { factor: 1e6 / (2 * Math.PI * frequency), frequency } },
       ...(band.isAssumed ? [{ code: "load/no-tolerance" as const, params }] : []),
       ...(isHigh
-        ? [{ code: "load/volts-high" as const, params: { volts: volts.value, marked: mark.voltsAc ?? 0 } }]
+        ? [{ code: "load/volts-high" as const, params: { volts: across.value, marked: mark.voltsAc ?? 0 } }]
         : []),
     ],
     sources: ["physics", "gum", "iec-60252-1"],

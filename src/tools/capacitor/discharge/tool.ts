@@ -59,6 +59,7 @@ const FIELDS = {
 
 const CODES = [
   "drain/plan",
+  "drain/no-supply",
   "drain/refer",
   "drain/resistor-volts",
   "drain/resistor-power",
@@ -214,6 +215,16 @@ function resistorOf({ resistor, rated, bears }: Input): DischargeResistor | unde
 
 function analyse(input: Input, limits: Limits): Answer {
   const sources = ["physics", "shop-practice"];
+  // What it may stand at is never worked out from no supply.
+  if ((si(input.supply) ?? 0) <= 0)
+    return {
+      verdict: "undecided",
+      figures: [],
+      reasons: [say("drain/no-supply")],
+      cautions: [say("drain/check", { safe: limitOf(limits, "safe-to-work-volts").value })],
+      sources,
+      evidence: [],
+    };
   const ideal = planned(input, IDEAL, limits);
   if (ideal.kind !== "plan") {
     const limit = ideal.kind === "refer" ? ideal.limit : 0;

@@ -13,6 +13,7 @@ export const words: WordsOf<typeof tool> = {
     Number(p["seconds"]) > 0
       ? `It may stand at ${volts(p)} with ${in_(p, "energy", "J")}: ${seconds(p)} through this resistor`
       : `It may stand at ${volts(p)} with ${in_(p, "energy", "J")} in it`,
+  "drain/no-supply": () => "Say the volts of its supply: without them what it may stand at is not known",
   "drain/refer": (p) =>
     `Marked ${volts(p, "marked")}, above ${volts(p, "limit")}: do not touch it, pass it on`,
   "drain/resistor-volts": (p) => `This resistor does not bear ${volts(p)}: it would flash over`,

@@ -17,6 +17,8 @@ const HIGH_SLIP = 0.08;
 /** Slip below which a speed on a plate is a synchronous one. */
 const NO_SLIP = 0.002;
 const SLOW = 600;
+/** Turns a minute for each hertz above which no induction motor runs: 60, and a plate's rounding. */
+const ABOVE_TWO_POLES = 61;
 
 const WATTS: Partial<Readonly<Record<PlateMeaning["code"], Said["code"]>>> = {
   input: "identity/watts-input",
@@ -29,7 +31,7 @@ const WATTS: Partial<Readonly<Record<PlateMeaning["code"], Said["code"]>>> = {
 };
 
 function speedSense(speed: number, hertz: number, meaning: PlateMeaning | undefined): PlateSense {
-  if (speed > 61 * hertz)
+  if (speed > ABOVE_TWO_POLES * hertz)
     return {
       speed: "high",
       poles: undefined,
