@@ -1,5 +1,5 @@
 // npm test: lint, rules, types, unit, server and end-to-end tests; ends in "N passed, N failed".
-import { spawnSync } from "node:child_process";
+import { spawn, spawnSync } from "node:child_process";
 import { mkdirSync, readFileSync, rmSync } from "node:fs";
 import { ensureChromium } from "./lib/chromium.mjs";
 import { ensureBuilt, ensureInstalled, ensureSnapshot } from "./lib/prepare.mjs";
@@ -19,14 +19,26 @@ function run(command, args, env = {}) {
   );
 }
 
-/** A check that is one thing: it holds or it does not. */
-function check(title, command, args, env) {
-  console.log(`\n— ${title}`);
+/** A check that is one thing: it holds or it does not. Its words are kept until it ends, so that checks may run at once. */
+function check(title, command, args) {
   const started = Date.now();
-  const isGood = run(command, args, env);
-  if (isGood) passed += 1;
-  else failed += 1;
-  console.log(`${isGood ? "holds" : "FAILS"}: ${title} (${Math.round((Date.now() - started) / 1000)} s)`);
+  return new Promise((done) => {
+    const words = [];
+    const child = spawn("npx", ["--no-install", command, ...args], {
+      stdio: ["ignore", "pipe", "pipe"],
+      env: { ...process.env, ASTRO_TELEMETRY_DISABLED: "1" },
+    });
+    for (const stream of [child.stdout, child.stderr]) stream.on("data", (piece) => words.push(piece));
+    child.once("close", (code) => {
+      if (code === 0) passed += 1;
+      else failed += 1;
+      console.log(`\n— ${title}\n${Buffer.concat(words).toString().trimEnd()}`);
+      console.log(
+        `${code === 0 ? "holds" : "FAILS"}: ${title} (${Math.round((Date.now() - started) / 1000)} s)`,
+      );
+      done();
+    });
+  });
 }
 
 /** A runner that counts for itself. A run that ends badly without a failed test counts as one. */
@@ -48,16 +60,26 @@ ensureInstalled();
 mkdirSync(".cache", { recursive: true });
 ensureChromium();
 ensureSnapshot();
-check("the knowledge holds (pages, references, chances, proofs)", "tsx", ["scripts/compile-knowledge.ts"]);
-check("lint and format (Biome)", "biome", ["ci", "."]);
-check("who may import whom (dependency-cruiser)", "depcruise", [
-  "src",
-  "--config",
-  ".dependency-cruiser.cjs",
-]);
-check("types (astro check)", "astro", ["check"]);
-check("migrations (drizzle-kit)", "drizzle-kit", ["check"]);
-check("method pages are those of the code", "tsx", ["scripts/write-method-pages.ts", "--check"]);
+/** The longest runs beside the others: this machine has two cores. */
+async function checks() {
+  // The pages are compiled first: the others stand on them.
+  await check("the knowledge holds (pages, references, chances, proofs)", "tsx", [
+    "scripts/compile-knowledge.ts",
+  ]);
+  const others = async () => {
+    await check("lint and format (Biome)", "biome", ["ci", "."]);
+    await check("who may import whom (dependency-cruiser)", "depcruise", [
+      "src",
+      "--config",
+      ".dependency-cruiser.cjs",
+    ]);
+    await check("migrations (drizzle-kit)", "drizzle-kit", ["check"]);
+    await check("method pages are those of the code", "tsx", ["scripts/write-method-pages.ts", "--check"]);
+  };
+  await Promise.all([check("types (astro check)", "astro", ["check"]), others()]);
+}
+
+await checks();
 suite(
   "unit and server tests (Vitest)",
   "vitest",
