@@ -83,8 +83,8 @@ export function ensureBuilt() {
 const LONGEST_START_MS = 30 * 60_000;
 
 /**
- * The simulated meter that ships with it, on a socket of its own; it ends with this process.
- * @returns where it listens
+ * The simulated meter that ships with it, on a socket of its own; it ends with its server.
+ * @returns where it listens, and how it is ended
  */
 function startMeter(port) {
   const name = `good-spindle-meter-${process.pid}-${port}`;
@@ -94,8 +94,7 @@ function startMeter(port) {
   });
   meter.unref();
   meter.stdin.unref?.();
-  process.once("exit", () => meter.kill());
-  return path;
+  return { path, end: () => meter.kill() };
 }
 
 /**
@@ -126,8 +125,8 @@ export async function startServer({
     ASTRO_NODE_LOGGING: "disabled",
     GOOD_SPINDLE_LAUNCHED: "yes",
   };
-  const meter = process.env.GOOD_SPINDLE_METER ?? startMeter(port);
-  env.GOOD_SPINDLE_METER = meter;
+  const meter = process.env.GOOD_SPINDLE_METER ? undefined : startMeter(port);
+  if (meter) env.GOOD_SPINDLE_METER = meter.path;
   const child = spawn(process.execPath, ["dist/server/serve.mjs"], {
     env,
     // Its stdin ends with this process, however that ends: a server never outlives what started it.
@@ -136,6 +135,7 @@ export async function startServer({
   let ended;
   child.once("exit", (code) => {
     ended = code ?? 1;
+    meter?.end();
   });
   const address = `http://${host === "0.0.0.0" || host === "::" ? "127.0.0.1" : host}:${port}`;
   const deadline = Date.now() + LONGEST_START_MS;

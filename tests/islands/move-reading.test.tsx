@@ -1,6 +1,7 @@
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { MoveReading } from "@/islands/measure/MoveReading";
+import { $job } from "@/islands/state/job";
 import { CARDER, logOf, viewOf } from "../core/job/entries";
 import { found } from "../tools/run-tool";
 
@@ -28,7 +29,7 @@ function listen(): { readonly sent: { readonly url: string; readonly body: Recor
   const sent: { url: string; body: Record<string, unknown> }[] = [];
   vi.stubGlobal("fetch", async (url: string, init?: RequestInit) => {
     if (init?.body) sent.push({ url: String(url), body: JSON.parse(String(init.body)) });
-    return new Response(JSON.stringify({ seq: 7 }), {
+    return new Response(JSON.stringify({ ...JOB, seq: 7 }), {
       status: 200,
       headers: { "content-type": "application/json" },
     });
@@ -39,10 +40,12 @@ function listen(): { readonly sent: { readonly url: string; readonly body: Recor
 describe("a reading typed in the wrong job", () => {
   afterEach(() => {
     cleanup();
+    $job.set(null);
     vi.unstubAllGlobals();
   });
 
   it("is kept in the other, which says where it came from, and struck out here, which says where it went", async () => {
+    $job.set(JOB);
     const { sent } = listen();
     const [reading] = JOB.readings;
     if (!reading) throw new Error("no reading");
@@ -51,6 +54,8 @@ describe("a reading typed in the wrong job", () => {
     fireEvent.change(screen.getByLabelText("Number of the job it belongs to"), { target: { value: "104" } });
     fireEvent.click(screen.getByText("Move it there"));
     await waitFor(() => expect(sent).toHaveLength(3));
+    // The struck line has come back as the new state of this job.
+    await waitFor(() => expect($job.get()?.seq).toBe(7));
     expect(sent.map(({ url }) => url.replace(/.*\/jobs/, "/jobs"))).toEqual([
       "/jobs/104/entries",
       "/jobs/104/entries",
