@@ -185,8 +185,8 @@ export function PairsField({ model, id, field, hasMeter }: PairsProps) {
       <LeadNames model={model} id={id} />
       {leads.length < 2 ? null : (
         <div className="overflow-x-auto">
-          <table className="border-separate border-spacing-0">
-            <caption className="label-line whitespace-nowrap text-left">{field.label}</caption>
+          <p className="label-line">{field.label}</p>
+          <table className="border-separate border-spacing-0" aria-label={field.label}>
             <tbody>
               {leads.slice(1).map((b, row) => (
                 <tr key={b}>
