@@ -188,6 +188,21 @@ describe("what the sheet says of rarer tables", () => {
     expect(said(["1", "2", "3", "4", "5"], odd)).toContain("map/nothing-fits");
   });
 
+  it("calls no reading wrong where one winding more explains them all", () => {
+    // 2 hangs on 1; between 1, 3 and 4 lie three windings in truth.
+    const ring: [string, string, string][] = [
+      ["1", "2", "51.4"],
+      ["1", "3", "5.6"],
+      ["1", "4", "22.1"],
+      ["2", "3", "56.6"],
+      ["2", "4", "73.3"],
+      ["3", "4", "21.2"],
+    ];
+    const codes = said(["1", "2", "3", "4"], ring);
+    expect(codes).toContain("map/misread-or-more");
+    expect(codes).not.toContain("map/misread");
+  });
+
   it("maps no more than six that hang together", () => {
     const leads = ["1", "2", "3", "4", "5", "6", "7"];
     const row = leads

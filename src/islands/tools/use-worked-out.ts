@@ -58,9 +58,11 @@ export function useWorkedOut(tool: Tool, input: Readonly<Record<string, unknown>
     };
   }, [key, cancelled, tool.id, limits, knowledgeVersion]);
   if (!isAway) return { result: tool.run(input, shop), progress: undefined, cancel: () => undefined };
+  const isStopped = cancelled === key && long.key !== key;
   return {
-    result: long.result,
-    progress: long.key === key || cancelled === key ? undefined : (long.progress ?? 0),
+    // What was stopped has no answer: the one before it is of another table.
+    result: isStopped ? undefined : long.result,
+    progress: long.key === key || isStopped ? undefined : (long.progress ?? 0),
     cancel: () => setCancelled(key),
   };
 }

@@ -3,9 +3,10 @@ import type { Limits } from "@/core/knowledge/types";
 import type { CapacitorMark } from "@/core/markings/capacitor";
 import { denoise } from "@/core/quantity/decimal";
 import type { Reading } from "@/core/quantity/reading";
-import { type Interval, intervalOf, limitOfError } from "@/core/quantity/uncertainty";
+import { type Interval, intervalOf } from "@/core/quantity/uncertainty";
 import { type Farads, farads, hertz, kelvin, ohms } from "@/core/quantity/units";
 import type { Evidence, Figure, Verdict } from "@/core/tools/finding.input";
+import { errorOn } from "@/core/tools/meter-error";
 import { type Analysis, defineTool } from "@/core/tools/tool";
 import { type AllowedBand, allowedBand, liesOf, raisedByBleed } from "./band";
 import { CODES, FIELDS, type Input, type Said } from "./fields";
@@ -194,13 +195,6 @@ function judgeNoValue(reading: Reading): Judged {
   return { lies: "edge", verdict: "undecided", reasons: [{ code, params: {} }] };
 }
 
-/** How far the meter may be off at this value, farads. */
-function errorAt(value: number | undefined, { percent, counts, resolution }: Input["meter"]): number {
-  if (value === undefined) return 0;
-  const lastDigit = resolution.kind === "value" ? resolution.value : 0;
-  return limitOfError({ share: percent / 100, counts, resolution: lastDigit }, value);
-}
-
 function judge(
   input: Input,
   value: number | undefined,
@@ -225,7 +219,7 @@ function analyse(input: Input, limits: Limits): Analysis<(typeof CODES)[number]>
   const role = input.role ?? mark.role;
   const band = allowedBand(mark, role, limits);
   const value = reading.kind === "value" ? farads(reading.value) : undefined;
-  const halfWidth = errorAt(value, input.meter);
+  const halfWidth = value === undefined ? 0 : errorOn(input.meter, value);
   const measured = value === undefined ? undefined : intervalOf(value, halfWidth);
   const short = judgeShort(input.dcResistance, limits);
   const judged = short ?? judge(input, value, measured, band, role, limits);

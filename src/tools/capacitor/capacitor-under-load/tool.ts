@@ -82,6 +82,9 @@ function nothing(verdict: Answer["verdict"], code: Said["code"], outcomeId?: str
   };
 }
 
+/** Taken where the mark names no tolerance. */
+const ASSUMED = "capacitor-run-tolerance-assumed";
+
 interface Band {
   readonly min: number;
   readonly max: number;
@@ -91,7 +94,7 @@ interface Band {
 function bandOf({ mark }: Input, limits: Limits): Band | undefined {
   if (mark.band) return { ...mark.band, isAssumed: false };
   if (mark.nominal === undefined) return undefined;
-  const { value } = limitOf(limits, "capacitor-run-tolerance-assumed");
+  const { value } = limitOf(limits, ASSUMED);
   return { min: mark.nominal * (1 - value), max: mark.nominal * (1 + value), isAssumed: true };
 }
 
@@ -130,7 +133,8 @@ function analyse(input: Input, limits: Limits): Answer {
         lower,
         upper,
         limit,
-        limitSource: band.isAssumed ? "shop" : "mark",
+        ...(band.isAssumed ? { limitId: ASSUMED } : {}),
+        limitSource: band.isAssumed ? limitOf(limits, ASSUMED).source : "mark",
       },
     ],
     reasons: [{ code: found.code, params }],
@@ -168,7 +172,7 @@ export const tool = defineTool({
   stations: ["start-circuit"],
   touches: ["running-parts", "fitted-leads"],
   speaksOf: [],
-  limits: ["capacitor-run-tolerance-assumed"],
+  limits: [ASSUMED],
   next: { faulty: "match", suspect: "isolate", sound: "isolate", undecided: "measure" },
   alsoByHand: true,
   fields: FIELDS,

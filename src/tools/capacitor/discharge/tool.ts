@@ -2,7 +2,7 @@ import { limitOf } from "@/core/knowledge/resolve-limits";
 import type { Limits } from "@/core/knowledge/types";
 import { parseCapacitorMark, wholeCapacitance } from "@/core/markings/capacitor";
 import { COMMON_WATTS, commonOhms } from "@/core/markings/resistor-series";
-import { volts as inVolts, watts as inWatts, ohms, type Volts } from "@/core/quantity/units";
+import { volts as inVolts, watts as inWatts, ohms } from "@/core/quantity/units";
 import {
   DISCHARGE_SCHOOLS,
   type DischargePlan,
@@ -61,6 +61,7 @@ const CODES = [
   "drain/plan",
   "drain/no-supply",
   "drain/refer",
+  "drain/refer-lifted",
   "drain/resistor-volts",
   "drain/resistor-power",
   "drain/resistor-not-said",
@@ -89,22 +90,19 @@ const si = (reading: Input["now"]): number | undefined =>
   reading?.kind === "value" ? Math.abs(reading.value) : undefined;
 const say = (code: Said["code"], params: Said["params"] = {}): Said => ({ code, params });
 
-/** A running winding lifts a run capacitor above the supply; what is printed is the floor of what it may stand at. */
-function markedVolts({ mark, supply }: Input, limits: Limits): Volts | undefined {
-  if (mark.voltsAc === undefined) return undefined;
-  const lifted = (si(supply) ?? 0) * limitOf(limits, "unmarked-capacitor-volts-factor").value;
-  return mark.role === "run" ? inVolts(Math.max(mark.voltsAc, lifted)) : mark.voltsAc;
+/** AC volts that a running winding may lift a run capacitor to; nothing for other parts. */
+function liftedVolts({ mark, supply }: Input, limits: Limits): number {
+  return mark.role === "run"
+    ? (si(supply) ?? 0) * limitOf(limits, "unmarked-capacitor-volts-factor").value
+    : 0;
 }
 
 type Planned = DischargePlan | DischargeReferral | DischargeRefusal;
 
 function planned(input: Input, resistor: DischargeResistor, limits: Limits): Planned {
   const { mark } = input;
-  const refer = limitOf(limits, "capacitor-marked-volts-refer").value;
-  const lifted = markedVolts(input, limits);
-  // What refers a part is its own mark, never what the supply may lift it to.
-  const voltsAc =
-    lifted !== undefined && (mark.voltsAc ?? 0) <= refer ? inVolts(Math.min(lifted, refer)) : mark.voltsAc;
+  // What is printed is the least that it may stand at.
+  const voltsAc = mark.voltsAc && inVolts(Math.max(mark.voltsAc, liftedVolts(input, limits)));
   return planDischarge(
     { voltsAc, capacitance: wholeCapacitance(mark), dielectric: mark.dielectric },
     resistor,
@@ -155,7 +153,7 @@ function schoolOf({ school }: Input, plan: DischargePlan): Said[] {
   return [isTooMuch ? say("drain/short-too-much", { energy: plan.energy }) : say(SCHOOL_SAID[school])];
 }
 
-function figuresOf(plan: DischargePlan, isResistorSaid: boolean): Figure[] {
+function figuresOf(plan: DischargePlan, isResistorSaid: boolean, limits: Limits): Figure[] {
   const times: Figure[] = isResistorSaid
     ? [
         { id: "time", label: "time through the resistor", value: plan.time, unit: "s" },
@@ -170,7 +168,7 @@ function figuresOf(plan: DischargePlan, isResistorSaid: boolean): Figure[] {
       unit: "V",
       limit: plan.safeVolts,
       limitId: "safe-to-work-volts",
-      limitSource: "shop",
+      limitSource: limitOf(limits, "safe-to-work-volts").source,
     },
     { id: "energy", label: "energy in it", value: plan.energy, unit: "J" },
     ...times,
@@ -183,14 +181,17 @@ function readOff(
   plan: DischargePlan,
 ): { readonly verdict: Answer["verdict"]; readonly reason: Said } | undefined {
   const [now, later] = [si(input.now), si(input.later)];
-  if (later !== undefined)
-    return later < plan.safeVolts
-      ? { verdict: "sound", reason: say("drain/drained", { volts: later, safe: plan.safeVolts }) }
-      : { verdict: "suspect", reason: say("drain/crept-back", { volts: later, safe: plan.safeVolts }) };
-  if (now === undefined) return undefined;
-  return now < plan.safeVolts
-    ? { verdict: "undecided", reason: say("drain/read-again", { volts: now }) }
-    : { verdict: "suspect", reason: say("drain/still-charged", { volts: now, safe: plan.safeVolts }) };
+  if (later !== undefined && later >= plan.safeVolts)
+    return { verdict: "suspect", reason: say("drain/crept-back", { volts: later, safe: plan.safeVolts }) };
+  const [first, second] = [now, later].filter((one) => one !== undefined);
+  if (first === undefined) return undefined;
+  if (now !== undefined && now < plan.safeVolts && later !== undefined)
+    return { verdict: "sound", reason: say("drain/drained", { volts: later, safe: plan.safeVolts }) };
+  // Low once, after it was high: that is the first of the two readings.
+  const newest = second ?? first;
+  return newest < plan.safeVolts
+    ? { verdict: "undecided", reason: say("drain/read-again", { volts: newest }) }
+    : { verdict: "suspect", reason: say("drain/still-charged", { volts: newest, safe: plan.safeVolts }) };
 }
 
 function refused(found: DischargeRefusal): Said {
@@ -228,11 +229,12 @@ function analyse(input: Input, limits: Limits): Answer {
   const ideal = planned(input, IDEAL, limits);
   if (ideal.kind !== "plan") {
     const limit = ideal.kind === "refer" ? ideal.limit : 0;
-    const marked = ideal.kind === "refer" ? ideal.markedVolts : 0;
+    const isLifted = (input.mark.voltsAc ?? 0) <= limit;
+    const volts = isLifted ? liftedVolts(input, limits) : (input.mark.voltsAc ?? 0);
     return {
       verdict: "suspect",
       figures: [],
-      reasons: [say("drain/refer", { marked, limit })],
+      reasons: [say(isLifted ? "drain/refer-lifted" : "drain/refer", { volts, limit })],
       cautions: [],
       sources,
       evidence: [],
@@ -252,7 +254,7 @@ function analyse(input: Input, limits: Limits): Answer {
       : say("drain/plan", { volts: plan.startVolts, energy: plan.energy, seconds: found ? plan.time : 0 }));
   return {
     verdict: read?.verdict ?? (found?.kind === "refuse" ? "suspect" : "undecided"),
-    figures: figuresOf(plan, found?.kind === "plan"),
+    figures: figuresOf(plan, found?.kind === "plan", limits),
     reasons: [first],
     cautions: [
       ...(isCharged

@@ -14,13 +14,14 @@ export const words: WordsOf<typeof tool> = {
       ? `It may stand at ${volts(p)} with ${in_(p, "energy", "J")}: ${seconds(p)} through this resistor`
       : `It may stand at ${volts(p)} with ${in_(p, "energy", "J")} in it`,
   "drain/no-supply": () => "Say the volts of its supply: without them what it may stand at is not known",
-  "drain/refer": (p) =>
-    `Marked ${volts(p, "marked")}, above ${volts(p, "limit")}: do not touch it, pass it on`,
+  "drain/refer": (p) => `Marked ${volts(p)}, above ${volts(p, "limit")}: do not touch it, pass it on`,
+  "drain/refer-lifted": (p) =>
+    `On this supply its motor may lift it to ${volts(p)}, above ${volts(p, "limit")}: do not touch it, pass it on`,
   "drain/resistor-volts": (p) => `This resistor does not bear ${volts(p)}: it would flash over`,
   "drain/resistor-power": (p) => `This resistor would burn: it needs ${in_(p, "watts", "W")} at least`,
   "drain/resistor-not-said": (p) =>
     `What this resistor bears is not said: it must bear ${volts(p)} and ${in_(p, "watts", "W")}`,
-  "drain/drained": (p) => `Drained: ${volts(p)} and no more after a minute, under ${volts(p, "safe")}`,
+  "drain/drained": (p) => `Drained: ${volts(p)} after a minute too, under ${volts(p, "safe")}`,
   "drain/crept-back": (p) => `Crept back to ${volts(p)}: drain it again and leave the clip on`,
   "drain/still-charged": (p) => `Still charged: ${volts(p)}, hands off until it is under ${volts(p, "safe")}`,
   "drain/read-again": (p) => `${volts(p)} now: read it again in a minute, charge creeps back`,

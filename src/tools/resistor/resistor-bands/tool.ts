@@ -6,8 +6,9 @@ import {
   possibleValues,
 } from "@/core/markings/resistor-bands";
 import type { Reading } from "@/core/quantity/reading";
-import { type Interval, intervalOf, limitOfError } from "@/core/quantity/uncertainty";
+import { type Interval, intervalOf } from "@/core/quantity/uncertainty";
 import { field, type InputOf } from "@/core/tools/field.input";
+import { errorOn } from "@/core/tools/meter-error";
 import { type Analysis, defineTool } from "@/core/tools/tool";
 
 const FIELDS = {
@@ -80,11 +81,7 @@ function bestReading(bands: readonly LegibleColour[]): {
 
 function intervalFor(value: number, meter: Input["meter"]): Interval {
   if (!meter) return { lower: value, upper: value };
-  const resolution = meter.resolution.kind === "value" ? meter.resolution.value : 0;
-  return intervalOf(
-    value,
-    limitOfError({ share: meter.percent / 100, counts: meter.counts, resolution }, value),
-  );
+  return intervalOf(value, errorOn(meter, value));
 }
 
 interface Judged {

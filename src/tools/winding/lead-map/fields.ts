@@ -54,6 +54,7 @@ export const CODES = [
   "map/several",
   "map/nothing-fits",
   "map/misread",
+  "map/misread-or-more",
   "map/misread-which",
   "map/cannot-blame",
   "map/impossible",

@@ -73,7 +73,7 @@ function unfit(input: Input, map: LeadMap): Trouble | undefined {
 
 function misread(input: Input, map: LeadMap): Trouble | undefined {
   const { leads } = input.pairs;
-  for (const { misfits } of map.groups) {
+  for (const { misfits, networks } of map.groups) {
     const [first] = misfits;
     if (!first) continue;
     const should = first.should[0]?.ohms ?? 0;
@@ -83,7 +83,9 @@ function misread(input: Input, map: LeadMap): Trouble | undefined {
       should,
       count: misfits.length,
     };
-    const code = misfits.length === 1 ? "map/misread" : "map/misread-which";
+    // Where one winding more explains all readings, none of them is proved wrong.
+    const single = networks.length > 0 ? "map/misread-or-more" : "map/misread";
+    const code = misfits.length === 1 ? single : "map/misread-which";
     return { verdict: "undecided", reasons: [say(code, params)], network: first.networks[0] };
   }
   return undefined;

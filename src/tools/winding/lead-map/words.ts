@@ -60,6 +60,8 @@ export const words: WordsOf<typeof tool> = {
   "map/nothing-fits": () => "No few windings give these readings: more than one of them is off",
   "map/misread": (p) =>
     `One reading does not fit: ${pair(p)} reads ${ohms(p, "had")} and should be ${ohms(p, "should")}`,
+  "map/misread-or-more": (p) =>
+    `${capital(pair(p))} reads ${ohms(p, "had")}; ${ohms(p, "should")} would fit without a further winding. Read it again: if it stands, there is one winding more`,
   "map/misread-which": (p) =>
     `One reading does not fit, which of ${text(p, "count")} is open: ${pair(p)} reads ${ohms(p, "had")}, should perhaps be ${ohms(p, "should")}`,
   "map/cannot-blame": (p) =>
