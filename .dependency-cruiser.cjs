@@ -69,7 +69,7 @@ module.exports = {
     allow("^src/core/quantity/", core("result\\.ts$", "validate\\.ts$", "quantity/"), YUP),
     allow("^src/core/nameplate/", core("result\\.ts$", "quantity/", "knowledge/", "nameplate/")),
     allow("^src/core/knowledge/", CORE_BASE, core("knowledge/"), YUP),
-    allow("^src/core/markings/", CORE_BASE, core("markings/"), YUP),
+    allow("^src/core/markings/", CORE_BASE, core("knowledge/", "markings/"), YUP),
     allow("^src/core/safety/", CORE_BASE, core("knowledge/", "safety/"), YUP),
     allow("^src/core/cost/", CORE_BASE, core("knowledge/", "safety/", "cost/"), YUP),
     allow("^src/core/tools/", CORE_LOWER, core("tools/"), YUP),

@@ -10,17 +10,18 @@ import { compiledOrThrow } from "./scripts/lib/compile-knowledge";
 // Whatever is built, checked or served stands on the pages as they are now.
 compiledOrThrow();
 
-/** The server's front door and its isolation thread, bundled beside it: Vite bundles workers for the browser only. */
+/** The server's front door and its threads, bundled beside it: Vite bundles workers for the browser only. */
 const serverWorkers: AstroIntegration = {
   name: "server-workers",
   hooks: {
     "astro:build:done": async () => {
       const bundle = { bundle: true, platform: "node", format: "esm", logLevel: "warning" } as const;
-      await build({
-        ...bundle,
-        entryPoints: ["src/workers/isolation.server.ts"],
-        outfile: "dist/server/isolation.worker.mjs",
-      });
+      for (const thread of ["isolation", "tools"])
+        await build({
+          ...bundle,
+          entryPoints: [`src/workers/${thread}.server.ts`],
+          outfile: `dist/server/${thread}.worker.mjs`,
+        });
       await build({
         ...bundle,
         entryPoints: ["src/stand-ins/meter.ts"],

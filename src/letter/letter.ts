@@ -156,7 +156,11 @@ function billLines(bill: Bill, minutes: number, money: (minor: number) => string
   const when = (stands: boolean, label: string, amount: number) =>
     stands ? [{ label, amount: money(amount) }] : [];
   return [
-    ...when(bill.labour > 0 || minutes > 0, `Work, ${minutes} minutes`, bill.labour),
+    ...when(
+      bill.labour > 0 || minutes > 0,
+      `Work, ${minutes} ${minutes === 1 ? "minute" : "minutes"}`,
+      bill.labour,
+    ),
     ...when(bill.parts > 0, "Parts", bill.parts),
     ...when(bill.fee > 0 && !bill.feeCounts, "Fee for finding the fault", bill.fee),
     ...when(bill.fee > work && bill.feeCounts, "Up to the fee for finding the fault", bill.fee - work),

@@ -221,8 +221,8 @@ test("a machine that came back: what it does now, and not what its old part read
   await testAndRun(hand, ["0.05", "140M"], { as: "Under load", minutes: "15" });
   const letter = await toTheLetter(hand);
   await expect(letter).toContainText("Driven part freed and cleaned", { ignoreCase: true });
-  // Its first visit is paid.
-  await expect(letter).toContainText("To pay€0.00");
+  // Its first visit is paid: of this one only the minutes that the clock counted, if it was that slow.
+  await expect(letter).toContainText(/To pay€[01]\.\d\d/);
   hand.expectTaps(35);
   await shop.stop();
 });

@@ -33,29 +33,6 @@ test("by keyboard alone: leads are named, pairs read one after the other, the od
   await expect(page.getByLabel("Readings kept")).toContainText("One reading does not fit");
 });
 
-test("by keyboard alone: a winding against its twin, from the first field to the record", async ({
-  page,
-  shop,
-}) => {
-  await page.goto(`${shop.address}/tools/winding-against-reference`);
-  await page.getByLabel("What is usual").focus();
-  for (let step = 0; step < 4; step += 1) await page.keyboard.press("ArrowLeft");
-  await expect(page.getByLabel("A twin")).toBeChecked();
-  for (const [label, text] of [
-    ["The one it is held against", "47.1"],
-    ["Winding at", "19 °C"],
-    ["The other at", "21 °C"],
-  ] as const) {
-    await page.getByLabel(label).focus();
-    await page.keyboard.type(text);
-  }
-  await page.getByLabel("This winding").focus();
-  await page.keyboard.type("38.0");
-  await expect(page.getByTestId("verdict")).toContainText("under its twin: shorted turns");
-  await page.keyboard.press("Enter");
-  await expect(page.getByLabel("Readings kept")).toContainText("shorted turns");
-});
-
 test("with fingers on a phone: colours name the leads, our own keypad types the ohms, the meter fills a pair by itself", async ({
   browser,
   shop,

@@ -97,6 +97,7 @@ export function RepairDone({ screen, repairs }: DoneProps) {
       if (!(await post({ kind: "intervention", stage: "put-back", payload }))) return;
     }
     setPending([]);
+    setIsOther(false);
   };
   const done = (ids: readonly string[], said: PartSaid): void => {
     setSaidPart(said);

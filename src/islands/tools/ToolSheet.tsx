@@ -113,26 +113,25 @@ function Progress({ model }: { readonly model: ToolSheetModel }) {
   );
 }
 
-/** The sheet of a tool that takes a table of leads: the verdict in one line above, table and map beside each other. */
-function TableSheet({
-  model,
-  pictures,
-  shop,
-  title,
-  how,
-  whose,
-  kept,
-  gate,
-  earlier,
-  lastFinding,
-}: SheetProps) {
+/** The pictures of a sheet, drawn from what is typed, or else from the finding last kept. */
+function picturesOf({ model, pictures, shop, lastFinding }: SheetProps) {
   const { Figure, Probes } = pictures;
   const finding = model.isBegun ? model.finding : lastFinding;
   const drawn = { draft: model.draft, finding, limits: shop.limits };
+  return {
+    figure: Figure ? <Figure {...drawn} /> : null,
+    probes: Probes ? <Probes {...drawn} /> : null,
+  };
+}
+
+/** The sheet of a tool that takes a table of leads: the verdict in one line above, table and map beside each other. */
+function TableSheet(props: SheetProps) {
+  const { model, shop, whose } = props;
+  const { figure, probes } = picturesOf(props);
   return (
     <>
       <section aria-label="Verdict" className="move mb-4 px-5 py-4">
-        <h1 className="font-semibold text-lg text-soft">{title}</h1>
+        <h1 className="font-semibold text-lg text-soft">{props.title}</h1>
         {model.isBegun && model.finding ? (
           <FindingWords finding={model.finding} />
         ) : (
@@ -140,24 +139,24 @@ function TableSheet({
         )}
         <LeadsOff model={model} />
         <Progress model={model} />
-        {gate}
+        {props.gate}
         <Problem text={model.problem} />
-        {kept}
+        {props.kept}
       </section>
       <div className="grid gap-x-8 gap-y-4 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <section aria-label="Reading">
-          <p className="mb-3 text-soft">{how}</p>
+          <p className="mb-3 text-soft">{props.how}</p>
           <MainFields model={model} shop={shop} />
           <button type="button" className="btn btn-primary btn-bench" onClick={model.tryKeep}>
             Keep
           </button>
           <p className="mt-1 mb-3 text-soft">{whose}</p>
-          {earlier}
+          {props.earlier}
         </section>
         <section aria-label="What it stands on" className="grid content-start gap-4">
-          {Figure ? <Figure {...drawn} /> : null}
+          {figure}
           <SideFields model={model} shop={shop} />
-          {Probes ? <Probes {...drawn} /> : null}
+          {probes}
         </section>
       </div>
     </>
@@ -171,37 +170,25 @@ export function ToolSheet(props: SheetProps) {
 }
 
 /** The reading largest with its verdict, what it stands on beside it, its pictures where it has any. */
-function ReadingSheet({
-  model,
-  pictures,
-  shop,
-  title,
-  how,
-  whose,
-  kept,
-  gate,
-  earlier,
-  lastFinding,
-}: SheetProps) {
-  const { Figure, Probes } = pictures;
-  const finding = model.isBegun ? model.finding : lastFinding;
-  const drawn = { draft: model.draft, finding, limits: shop.limits };
+function ReadingSheet(props: SheetProps) {
+  const { model, shop, whose } = props;
+  const { figure, probes } = picturesOf(props);
   return (
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,7fr)_minmax(0,5fr)]">
       <section aria-label="Reading" className="move px-5 py-4">
-        <h1 className="font-bold text-2xl leading-tight tracking-tight md:text-[30px]">{title}</h1>
-        <p className="mt-1 mb-3 text-soft">{how}</p>
-        {earlier}
+        <h1 className="font-bold text-2xl leading-tight tracking-tight md:text-[30px]">{props.title}</h1>
+        <p className="mt-1 mb-3 text-soft">{props.how}</p>
+        {props.earlier}
         <MainFields model={model} shop={shop} />
         <ReadingPart model={model} whose={whose} hasMeter={shop.hasMeter} />
-        {gate}
+        {props.gate}
         <Problem text={model.problem} />
-        {kept}
-        {Figure ? <Figure {...drawn} /> : null}
+        {props.kept}
+        {figure}
       </section>
       <section aria-label="What it stands on" className="grid content-start gap-4">
         <SideFields model={model} shop={shop} />
-        {Probes ? <Probes {...drawn} /> : null}
+        {probes}
       </section>
     </div>
   );

@@ -1,6 +1,6 @@
 import { proxy, wrap } from "comlink";
 import { useEffect, useState } from "react";
-import type { Result } from "@/core/result";
+import { fail, issue, type Result } from "@/core/result";
 import type { Shop } from "@/core/shop/shop";
 import type { Finding } from "@/core/tools/finding.input";
 import type { Tool } from "@/core/tools/tool";
@@ -20,6 +20,14 @@ interface Long {
   readonly result: Result<Finding> | undefined;
   readonly progress: number | undefined;
 }
+
+const BROKEN_OFF = fail(
+  issue(
+    "",
+    "tool/broken-off",
+    "This could not be worked out on this screen. Change a reading to try again, or keep it: the server works it out then.",
+  ),
+);
 
 /** Time for which typing must rest before something long is begun, ms. */
 const REST = 60;
@@ -42,14 +50,14 @@ export function useWorkedOut(tool: Tool, input: Readonly<Record<string, unknown>
     let thread: Worker | undefined;
     const begin = setTimeout(async () => {
       thread = new Worker(new URL("../../workers/tools.worker.ts", import.meta.url), { type: "module" });
+      // A worker that cannot be fetched or breaks off never answers: that is said, and typing begins it again.
+      thread.addEventListener("error", () => setLong({ key, result: BROKEN_OFF, progress: undefined }));
       const told = proxy((progress: number) => setLong((now) => ({ ...now, progress })));
       setLong((now) => ({ ...now, progress: 0 }));
-      const result = await wrap<ToolsWorker>(thread).run(
-        tool.id,
-        JSON.parse(key),
-        { limits, knowledgeVersion },
-        told,
-      );
+      const context = { limits, knowledgeVersion };
+      const result = await wrap<ToolsWorker>(thread)
+        .run(tool.id, JSON.parse(key), context, told)
+        .catch(() => BROKEN_OFF);
       setLong({ key, result, progress: undefined });
     }, REST);
     return () => {

@@ -3,6 +3,7 @@ import { at, fail, issue, type Result } from "@/core/result";
 import type { Finding } from "@/core/tools/finding.input";
 import { loadTool, TOOL_IDS } from "@/tools/registry";
 import type { ShopContext } from "./shop-context";
+import { runOffThread } from "./tool-thread";
 
 type ToolContext = Pick<ShopContext, "knowledge" | "settings">;
 
@@ -23,6 +24,9 @@ export async function runTool(
   if (!tool) return noSuchTool(id);
   const limits = resolveLimits(shopContext.knowledge, { ...shopContext.settings.value.limits, ...overrides });
   if (!limits.ok) return fail(...at("limits", limits.issues));
-  const finding = tool.run(input, { limits: limits.value, knowledgeVersion: shopContext.knowledge.version });
+  const finding = await runOffThread(tool, input, {
+    limits: limits.value,
+    knowledgeVersion: shopContext.knowledge.version,
+  });
   return finding.ok ? finding : fail(...at("input", finding.issues));
 }

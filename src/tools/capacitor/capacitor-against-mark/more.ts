@@ -1,9 +1,9 @@
 import { limitOf } from "@/core/knowledge/resolve-limits";
 import type { Limits } from "@/core/knowledge/types";
+import type { AllowedBand } from "@/core/markings/allowed-band";
 import type { CapacitorMark } from "@/core/markings/capacitor";
 import { denoise } from "@/core/quantity/decimal";
 import { farads } from "@/core/quantity/units";
-import type { AllowedBand } from "./band";
 import { effectOf } from "./effect";
 import type { Input, Said } from "./fields";
 

@@ -1,9 +1,9 @@
+import { allowedBand } from "@/core/markings/allowed-band";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { formatQuantity, formatText } from "@/core/quantity/format";
 import type { Figure as Measured } from "@/core/tools/finding.input";
 import { textOf } from "@/islands/tools/draft";
 import type { PictureProps } from "@/islands/tools/picture-props";
-import { allowedBand } from "./band";
 
 const WIDTH = 560;
 const LEFT = 12;

@@ -1,5 +1,6 @@
 import { limitOf } from "@/core/knowledge/resolve-limits";
 import type { Limits } from "@/core/knowledge/types";
+import { type AllowedBand, allowedBand } from "@/core/markings/allowed-band";
 import type { CapacitorMark } from "@/core/markings/capacitor";
 import { denoise } from "@/core/quantity/decimal";
 import type { Reading } from "@/core/quantity/reading";
@@ -8,8 +9,8 @@ import { type Farads, farads, hertz, kelvin, ohms } from "@/core/quantity/units"
 import type { Evidence, Figure, Verdict } from "@/core/tools/finding.input";
 import { errorOn } from "@/core/tools/meter-error";
 import { type Analysis, defineTool } from "@/core/tools/tool";
-import { type AllowedBand, allowedBand, liesOf, raisedByBleed } from "./band";
 import { CODES, FIELDS, type Input, type Said } from "./fields";
+import { liesOf, raisedByBleed } from "./lies";
 import { effectSaid, finerSaid, markOfSection, seriesSaid } from "./more";
 
 /** Where the reading lies against the mark: an answer of the moves that this tool judges. */

@@ -1,5 +1,5 @@
-import { limitOf } from "@/core/knowledge/resolve-limits";
 import type { Limits } from "@/core/knowledge/types";
+import { type AllowedBand, allowedBand } from "@/core/markings/allowed-band";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { intervalOf } from "@/core/quantity/uncertainty";
 import {
@@ -82,23 +82,7 @@ function nothing(verdict: Answer["verdict"], code: Said["code"], outcomeId?: str
   };
 }
 
-/** Taken where the mark names no tolerance. */
-const ASSUMED = "capacitor-run-tolerance-assumed";
-
-interface Band {
-  readonly min: number;
-  readonly max: number;
-  readonly isAssumed: boolean;
-}
-
-function bandOf({ mark }: Input, limits: Limits): Band | undefined {
-  if (mark.band) return { ...mark.band, isAssumed: false };
-  if (mark.nominal === undefined) return undefined;
-  const { value } = limitOf(limits, ASSUMED);
-  return { min: mark.nominal * (1 - value), max: mark.nominal * (1 + value), isAssumed: true };
-}
-
-function judged(lower: number, upper: number, { min, max }: Band) {
+function judged(lower: number, upper: number, { min, max }: AllowedBand) {
   if (upper < min) return { verdict: "faulty", code: "load/below", outcomeId: "low" } as const;
   if (lower > max) return { verdict: "suspect", code: "load/above", outcomeId: undefined } as const;
   return lower >= min && upper <= max
@@ -108,10 +92,12 @@ function judged(lower: number, upper: number, { min, max }: Band) {
 
 function analyse(input: Input, limits: Limits): Answer {
   const { amps: current, volts: across, mark } = input;
-  const band = bandOf(input, limits);
   if (mark.role === "start") return nothing("undecided", "load/start-part");
-  if (current.kind !== "value" || across.kind !== "value" || !band)
+  const isUnread = mark.band === undefined && mark.nominal === undefined;
+  if (current.kind !== "value" || across.kind !== "value" || isUnread)
     return nothing("undecided", "load/not-read");
+  // A part that is in the circuit while the motor runs is a run part.
+  const band = allowedBand(mark, "run", limits);
   const [offAmps, offVolts] = [errorOn(input.clamp, current.value), errorOn(input.meter, across.value)];
   if (across.value <= offVolts) return nothing("undecided", "load/no-volts");
   if (current.value <= offAmps) return nothing("faulty", "load/no-current", "nothing");
@@ -133,8 +119,8 @@ function analyse(input: Input, limits: Limits): Answer {
         lower,
         upper,
         limit,
-        ...(band.isAssumed ? { limitId: ASSUMED } : {}),
-        limitSource: band.isAssumed ? limitOf(limits, ASSUMED).source : "mark",
+        ...(band.limitId === undefined ? {} : { limitId: band.limitId }),
+        limitSource: band.source,
       },
     ],
     reasons: [{ code: found.code, params }],
@@ -172,7 +158,7 @@ export const tool = defineTool({
   stations: ["start-circuit"],
   touches: ["running-parts", "fitted-leads"],
   speaksOf: [],
-  limits: [ASSUMED],
+  limits: ["capacitor-run-tolerance-assumed"],
   next: { faulty: "match", suspect: "isolate", sound: "isolate", undecided: "measure" },
   alsoByHand: true,
   fields: FIELDS,

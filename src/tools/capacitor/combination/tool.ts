@@ -1,5 +1,5 @@
-import { limitOf } from "@/core/knowledge/resolve-limits";
 import type { Limits } from "@/core/knowledge/types";
+import { allowedBand } from "@/core/markings/allowed-band";
 import { type CapacitorMark, parseCapacitorMark } from "@/core/markings/capacitor";
 import { field, type InputOf } from "@/core/tools/field.input";
 import { type Analysis, defineTool } from "@/core/tools/tool";
@@ -92,19 +92,10 @@ interface Read extends Part {
   readonly isAssumed: boolean;
 }
 
-/** A mark without a tolerance is given the one that its kind is sold with at the widest. */
-function partOf({ band, nominal, role, voltsAc }: CapacitorMark, limits: Limits): Read {
-  const middle = nominal ?? (band ? (band.min + band.max) / 2 : 0);
-  if (band) return { ...band, nominal: middle, volts: voltsAc, isAssumed: false };
-  const assumed = role === "run" ? "capacitor-run-tolerance-assumed" : "capacitor-widest-tolerance";
-  const { value } = limitOf(limits, assumed);
-  return {
-    min: middle * (1 - value),
-    nominal: middle,
-    max: middle * (1 + value),
-    volts: voltsAc,
-    isAssumed: true,
-  };
+/** A mark without a tolerance is given the one that its kind is sold with. */
+function partOf(mark: CapacitorMark, limits: Limits): Read {
+  const { min, max, isAssumed } = allowedBand(mark, mark.role, limits);
+  return { min, max, nominal: mark.nominal ?? (min + max) / 2, volts: mark.voltsAc, isAssumed };
 }
 
 function against(
@@ -192,7 +183,11 @@ export const tool = defineTool({
   stations: ["start-circuit"],
   touches: [],
   speaksOf: [],
-  limits: ["capacitor-run-tolerance-assumed", "capacitor-widest-tolerance"],
+  limits: [
+    "capacitor-run-tolerance-assumed",
+    "capacitor-start-tolerance-assumed",
+    "capacitor-widest-tolerance",
+  ],
   next: { faulty: "match", suspect: "match", sound: "match", undecided: "match" },
   fields: FIELDS,
   codes: CODES,

@@ -6,17 +6,17 @@ import { errorOn } from "@/core/tools/meter-error";
 import { type Analysis, defineTool } from "@/core/tools/tool";
 
 const FIELDS = {
-  short: field.reading("resistance", {
-    label: "Probes together, ohms",
-    place: "main",
-    placeholder: "0.2",
-    ask: "Touch the probes together and read the ohms.",
-  }),
   open: field.reading("resistance", {
     label: "Probes apart, ohms",
     place: "main",
     placeholder: "OL",
     ask: "Hold the probes apart and read the ohms: OL as a rule.",
+  }),
+  short: field.reading("resistance", {
+    label: "Probes together, ohms",
+    place: "main",
+    placeholder: "0.2",
+    ask: "Touch the probes together and read the ohms.",
   }),
   marked: field.reading("resistance", {
     label: "A known resistor, as marked",

@@ -1,3 +1,4 @@
+import { limitOf } from "@/core/knowledge/resolve-limits";
 import type { Limits } from "@/core/knowledge/types";
 import { meaningOfPlate, readOf } from "@/core/nameplate/as-typed";
 import type { PlateMeaning } from "@/core/nameplate/meaning";
@@ -12,8 +13,6 @@ export interface PlateSense {
 
 const say = (code: Said["code"], params: Said["params"] = {}): Said => ({ code, params });
 
-/** Slip from which a motor is one that is held back by its load, such as a fan's: not a fault. */
-const HIGH_SLIP = 0.08;
 /** Slip below which a speed on a plate is a synchronous one. */
 const NO_SLIP = 0.002;
 const SLOW = 600;
@@ -30,7 +29,12 @@ const WATTS: Partial<Readonly<Record<PlateMeaning["code"], Said["code"]>>> = {
   "output-too-high": "identity/watts-wrong",
 };
 
-function speedSense(speed: number, hertz: number, meaning: PlateMeaning | undefined): PlateSense {
+function speedSense(
+  speed: number,
+  hertz: number,
+  meaning: PlateMeaning | undefined,
+  highSlip: number,
+): PlateSense {
   if (speed > ABOVE_TWO_POLES * hertz)
     return {
       speed: "high",
@@ -57,7 +61,7 @@ function speedSense(speed: number, hertz: number, meaning: PlateMeaning | undefi
       said: [say("identity/no-poles", { speed })],
     };
   const { poles = 0, slip = 0, synchronous = 0 } = meaning.figures;
-  const code = slip >= HIGH_SLIP ? "identity/high-slip" : "identity/poles";
+  const code = slip >= highSlip ? "identity/high-slip" : "identity/poles";
   return { speed: "near", poles, slip, said: [say(code, { poles, slip, synchronous, speed })] };
 }
 
@@ -90,6 +94,7 @@ export function plateSense({ plate, mains }: Input, limits: Limits): PlateSense 
           speed,
           hertz,
           meanings.find(({ code }) => code === "poles"),
+          limitOf(limits, "identity-high-slip").value,
         );
   const watts = meanings.flatMap(({ code, figures }) => {
     const said = WATTS[code];

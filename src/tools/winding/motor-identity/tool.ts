@@ -11,27 +11,25 @@ const si = (reading: Reading | undefined): number | undefined =>
   reading?.kind === "value" && reading.value > 0 ? reading.value : undefined;
 const say = (code: Said["code"], params: Said["params"] = {}): Said => ({ code, params });
 
-/** Start winding over run winding from which they are far apart: thin wire for a short start. */
-const FAR = 2;
-const [LOW_OHMS, HIGH_OHMS] = [10, 1200];
-
 /** What the ohms are by kind of pattern. */
-function ohmsOf({ low, high, third }: Input, alike: number): string | undefined {
+function ohmsOf({ low, high, third }: Input, limits: Limits): string | undefined {
+  const limit = (id: string): number => limitOf(limits, id).value;
+  const [alike, far] = [limit("windings-alike"), limit("identity-ohms-far")];
   const [one, two, three] = [si(low), si(high), si(third)];
   if (one === undefined) return undefined;
   if (two !== undefined && three !== undefined)
-    return areAlike([one, two, three], alike) ? "alike" : two / one > FAR ? "far" : "near";
+    return areAlike([one, two, three], alike) ? "alike" : two / one > far ? "far" : "near";
   if (two !== undefined) {
     if (areAlike([one, two], alike)) return "equal";
-    return Math.max(one, two) / Math.min(one, two) > FAR ? "far" : "near";
+    return Math.max(one, two) / Math.min(one, two) > far ? "far" : "near";
   }
-  if (one < LOW_OHMS) return "one-low";
-  return one > HIGH_OHMS ? "one-high" : "one-middle";
+  if (one < limit("identity-ohms-low")) return "one-low";
+  return one > limit("identity-ohms-high") ? "one-high" : "one-middle";
 }
 
 function seenOf(input: Input, plate: PlateSense, limits: Limits): Seen {
   const { entering, capacitor, brushes, rings, turn, heard, rotor, stator, gauges } = input;
-  const ohms = ohmsOf(input, limitOf(limits, "windings-alike").value);
+  const ohms = ohmsOf(input, limits);
   return {
     speed: plate.speed,
     leads: entering,
@@ -158,6 +156,10 @@ export const tool = defineTool({
   speaksOf: [],
   limits: [
     "windings-alike",
+    "identity-ohms-far",
+    "identity-ohms-low",
+    "identity-ohms-high",
+    "identity-high-slip",
     "identity-settled",
     "identity-fit",
     "plate-input-most",

@@ -1,9 +1,8 @@
 import { limitOf } from "@/core/knowledge/resolve-limits";
 import type { Limits } from "@/core/knowledge/types";
-import type { CapacitorMark } from "@/core/markings/capacitor";
 import { denoise } from "@/core/quantity/decimal";
-import type { Interval } from "@/core/quantity/uncertainty";
-import { type Farads, farads, type Hertz, type Ohms } from "@/core/quantity/units";
+import { type Farads, farads } from "@/core/quantity/units";
+import type { CapacitorMark } from "./capacitor";
 
 /** The band the reading is held against, and whether any of it was assumed. */
 export interface AllowedBand {
@@ -40,24 +39,4 @@ export function allowedBand(mark: CapacitorMark, role: CapacitorMark["role"], li
     limitId: id,
     isAssumed: true,
   };
-}
-
-/**
- * How much a resistor left across raises what a series-mode meter shows: the share D², since C_s = C (1 + D²) with
- * D = 1/(ωRC). Dimensionless. Source: physics. A true value is never above the one shown.
- * @example raisedByBleed(farads(10e-6), ohms(15000), hertz(100)) // 0.000113
- */
-export function raisedByBleed(capacitance: Farads, bleed: Ohms, frequency: Hertz): number {
-  const dissipation = 1 / (2 * Math.PI * frequency * bleed * capacitance);
-  return dissipation * dissipation;
-}
-
-/** Where an interval lies against a band: wholly in, across an edge, wholly under or over. */
-export function liesOf(
-  measured: Interval,
-  band: { min: number; max: number },
-): "inside" | "edge" | "below" | "above" {
-  if (measured.upper < band.min) return "below";
-  if (measured.lower > band.max) return "above";
-  return measured.lower >= band.min && measured.upper <= band.max ? "inside" : "edge";
 }
