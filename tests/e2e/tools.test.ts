@@ -57,6 +57,10 @@ test("with fingers on a phone: colours name the leads, our own keypad types the 
       },
     )
     .toEqual(expect.arrayContaining([expect.stringMatching(/^\d/)]));
+  // A sheet that asks for nothing else keeps what the meter came to rest at.
+  await page.goto(`${shop.address}/tools/winding-against-reference`);
+  await page.getByRole("button", { name: /^From the meter/ }).tap();
+  await expect(page.getByLabel("Readings kept").getByRole("listitem").first()).toContainText("Ω");
   const wide = await page.evaluate(
     () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
   );

@@ -13,7 +13,7 @@ export interface FieldOptions {
   /** `main`: beside the verdict; otherwise with what the verdict stands on. */
   readonly place?: "main";
   /** Filled in from the job, where it is known there; a choice that the job settles is not asked. */
-  readonly fill?: "part-marking" | "part-place" | "motor" | "hertz" | "supply";
+  readonly fill?: "part-marking" | "part-place" | "motor" | "hertz" | "supply" | "plate";
   /** Asked only while another field has one of these values. */
   readonly askedWhen?:
     | { readonly field: string; readonly is: readonly string[] }

@@ -8,7 +8,7 @@ interface FromMeterProps {
   onSteady(typed: string): void;
 }
 
-/** Takes a reading from the meter itself: shown as it comes, put in the field once it has stood still for two seconds. */
+/** Takes a reading from the meter itself: shown as it comes, handed over once it has stood still for two seconds. */
 export function FromMeter({ wanted, about, onSteady }: FromMeterProps) {
   const { isOn, shown, problem, start, stop } = useMeter(wanted, onSteady);
   const { symbol } = QUANTITIES[wanted.quantity].bare;

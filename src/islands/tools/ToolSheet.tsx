@@ -1,4 +1,5 @@
-import type { ReactNode } from "react";
+import { type ReactNode, useEffect, useState } from "react";
+import type { QuantityId } from "@/core/quantity/reading";
 import type { Shop } from "@/core/shop/shop";
 import type { Finding } from "@/core/tools/finding.input";
 import { LEADS_FIELD } from "@/core/tools/leads";
@@ -23,6 +24,28 @@ interface ReadingPartProps {
 function Waiting({ model }: { readonly model: ToolSheetModel }) {
   const words = model.isBegun && model.missing ? model.missing : model.tool.waiting;
   return <p className={model.isBegun ? "font-semibold text-brass text-lg" : "text-lg text-soft"}>{words}</p>;
+}
+
+/** What the meter came to rest at goes into the field, and is kept by itself where nothing else is asked for. */
+function SteadyReading({ model, quantity }: Pick<ReadingPartProps, "model"> & { quantity: QuantityId }) {
+  const [steady, setSteady] = useState<string | undefined>(undefined);
+  const isTyped = steady !== undefined && model.reading?.model.text === steady;
+  const { tryKeep } = model;
+  const isWhole = model.finding !== undefined;
+  useEffect(() => {
+    if (!isTyped) return;
+    setSteady(undefined);
+    if (isWhole) tryKeep();
+  }, [isTyped, isWhole, tryKeep]);
+  return (
+    <FromMeter
+      wanted={{ quantity }}
+      onSteady={(typed) => {
+        model.reading?.model.type(typed);
+        setSteady(typed);
+      }}
+    />
+  );
 }
 
 /** The reading with its verdict beside it at once, and the keys for fingers under both. */
@@ -59,9 +82,7 @@ export function ReadingPart({ model, whose, hasMeter = false }: ReadingPartProps
           <LeadsOff model={model} />
         </div>
       </div>
-      {hasMeter ? (
-        <FromMeter wanted={{ quantity: spec.quantity }} onSteady={(typed) => reading.model.type(typed)} />
-      ) : null}
+      {hasMeter ? <SteadyReading model={model} quantity={spec.quantity} /> : null}
       <TouchKeypad
         quantity={spec.quantity}
         text={reading.model.text}

@@ -26,6 +26,8 @@ export interface Given {
   readonly place?: string | undefined;
   /** Its kind of motor, where that is settled. */
   readonly motor?: string | undefined;
+  /** Its nameplate in one line, where it was taken down. */
+  readonly plate?: string | undefined;
   /** Volts of its supply, where its plate or the shop says them. */
   readonly supply?: string | undefined;
   /** What was read in the job before. */

@@ -1,5 +1,6 @@
 import type { JobView } from "@/core/job/log/reduce";
 import type { Move } from "@/core/knowledge/types";
+import { plateLine } from "@/core/nameplate/plate-line";
 import { supplyOf } from "@/core/nameplate/supply";
 import { formatText } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
@@ -30,7 +31,15 @@ export function givenFor(
   const { family } = job.takenIn ?? {};
   const motor = MOTOR_KINDS.find(({ value }) => value === family && value !== "not-known")?.value;
   const supply = String(supplyOf(job.plate?.volts ?? "", settings.volts).volts);
-  return { place, marking: known, motor, supply, hertz: String(settings.hertz), offers: offersOf(job, shop) };
+  return {
+    place,
+    marking: known,
+    motor,
+    supply,
+    plate: job.plate ? plateLine(job.plate) : undefined,
+    hertz: String(settings.hertz),
+    offers: offersOf(job, shop),
+  };
 }
 
 /** The figure a finding is about, as it is read off a list. */

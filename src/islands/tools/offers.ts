@@ -14,7 +14,19 @@ const MOST = 12;
 const asText = (value: unknown): string | undefined =>
   typeof value === "string" && value !== "" ? value : undefined;
 
-/** What was read once is offered wherever the same unit is asked for: newest first, with its time, temperature and how it was taken. */
+/** The shop's meter of these limits of error, by its name. */
+function meterOf(used: unknown, instruments: Shop["settings"]["instruments"]): string | undefined {
+  if (typeof used !== "object" || used === null) return undefined;
+  const limits = new Map<string, unknown>(Object.entries(used));
+  return instruments.find(
+    ({ percent, counts, resolution }) =>
+      limits.get("percent") === percent &&
+      limits.get("counts") === counts &&
+      limits.get("resolution") === resolution,
+  )?.label;
+}
+
+/** What was read once is offered wherever the same unit is asked for: newest first, with its time, temperature, meter and how it was taken. */
 export function offersOf(
   { readings }: Pick<JobView, "readings">,
   { tools, settings }: Pick<Shop, "tools" | "settings">,
@@ -28,6 +40,7 @@ export function offersOf(
         title,
         formatInstant(at, settings.zone),
         warmth,
+        meterOf(input["meter"], settings.instruments),
         taken === "afterwards" ? "written down later" : undefined,
       ];
       return finding.figures.map(({ label, value, unit }) => ({

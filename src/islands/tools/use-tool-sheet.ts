@@ -89,8 +89,12 @@ function cleared(tool: Tool, draft: ToolDraft): ToolDraft {
 const hasLeads = ({ fields }: Tool): boolean =>
   Object.values(fields).some((field) => "hasLeads" in field && field.hasLeads);
 
-const filledWith = (fill: "part-marking" | "supply", { marking, supply }: Given): string =>
-  (fill === "supply" ? supply : marking) ?? "";
+/** What the job has in the place of an empty field. */
+function filledWith({ fill }: Tool["fields"][string], { marking, supply, plate }: Given): string | undefined {
+  if (fill === "part-marking") return marking ?? "";
+  if (fill === "supply") return supply ?? "";
+  return fill === "plate" ? plate : undefined;
+}
 
 /** State of a tool's sheet, in a job, on Isolate and on its own: the one way to keep a reading. No markup. */
 export function useToolSheet({ tool, draftKey, given, shop, target }: SheetContext): ToolSheetModel {
@@ -99,9 +103,10 @@ export function useToolSheet({ tool, draftKey, given, shop, target }: SheetConte
   const [problem, setProblem] = useState<string | undefined>(undefined);
   const filled = Object.entries(tool.fields)
     .filter(([id]) => kept[id] === undefined)
-    .flatMap(([id, { fill }]) =>
-      fill === "part-marking" || fill === "supply" ? [[id, filledWith(fill, given)]] : [],
-    );
+    .flatMap(([id, field]) => {
+      const text = filledWith(field, given);
+      return text === undefined ? [] : [[id, text]];
+    });
   const { leadOhms } = shop.settings;
   const leads =
     kept[LEADS_FIELD] === undefined && leadOhms !== "" && hasLeads(tool) ? { [LEADS_FIELD]: leadOhms } : {};

@@ -26,6 +26,7 @@ export const FIELDS = {
     label: "Nameplate, as it stands",
     example: "230 V 50 Hz 120 W 1380 r/min",
     understood: ({ understood }) => understood.map(({ meaning }) => meaning).join(" · "),
+    fill: "plate",
     place: "main",
     optional: true,
   }),

@@ -47,7 +47,7 @@ const LEADS: ReadonlyMap<string, string> = new Map([
 export const words: WordsOf<typeof tool> = {
   "identity/settled": (p) => `${kind(p)}, ${formatChance(num(p, "chance"))}`,
   "identity/likely": (p) =>
-    `Likeliest ${kind(p)}, ${formatChance(num(p, "chance"))}; then ${kind(p, "second")}, ${formatChance(num(p, "other"))}`,
+    `Likeliest: ${kind(p)}, ${formatChance(num(p, "chance"))}; then ${kind(p, "second")}, ${formatChance(num(p, "other"))}`,
   "identity/nothing": () => "Nothing was said that tells a kind",
   "identity/odd": () =>
     "These clues hardly go together: look at the oddest of them again before it is settled",

@@ -69,11 +69,13 @@ function evidenceOf(input: Input, lies: Lies | "open"): Answer["evidence"] {
 
 const say = (code: Said["code"], params: Said["params"] = {}): Said => ({ code, params });
 
-function undecided(...reasons: Said[]): Answer {
+/** What was read is told, though nothing can be said of it. */
+function undecided(reason: Said, { meter, reading }: Input): Answer {
+  const read = si(reading);
   return {
     verdict: "undecided",
-    figures: [],
-    reasons,
+    figures: read === undefined ? [] : figure(read, errorOn(meter, read)),
+    reasons: [reason],
     cautions: [],
     sources: ["physics", "gum"],
     evidence: [],
@@ -101,7 +103,7 @@ function figure(
 /** Held against what is usual for its kind: finds what is far off, and never a few turns. */
 function againstRange(input: Input, read: number, limits: Limits): Answer {
   const usual = usualFor(input.kind, si(input.volts), limits);
-  if (!usual) return undecided(say("winding/range-not-known"));
+  if (!usual) return undecided(say("winding/range-not-known"), input);
   const error = errorOn(input.meter, read);
   const params = { least: usual.least, most: usual.most };
   const isUnder = read + error < usual.least;
@@ -145,8 +147,8 @@ function verdictOf(input: Input, lies: Lies): Answer["verdict"] {
 
 function againstReference(input: Input, read: number, limits: Limits): Answer {
   const other = si(input.reference);
-  if (input.reference?.kind === "over-range") return undecided(say("winding/reference-open"));
-  if (other === undefined || other <= 0) return undecided(say("winding/no-reference"));
+  if (input.reference?.kind === "over-range") return undecided(say("winding/reference-open"), input);
+  if (other === undefined || other <= 0) return undecided(say("winding/no-reference"), input);
   const within = limitOf(limits, input.against === "other" ? "windings-alike" : "winding-off-reference");
   const found = ratioOf(input, read, other, limits);
   const lies = liesOf(found, within.value);
@@ -190,7 +192,7 @@ function againstReference(input: Input, read: number, limits: Limits): Answer {
 }
 
 function open(input: Input): Answer {
-  if (input.warm === "warm") return undecided(say("winding/open-when-warm"));
+  if (input.warm === "warm") return undecided(say("winding/open-when-warm"), input);
   return {
     verdict: "faulty",
     figures: [],
@@ -204,9 +206,9 @@ function open(input: Input): Answer {
 function analyse(input: Input, limits: Limits): Answer {
   const read = si(input.reading);
   if (input.reading.kind === "over-range") return open(input);
-  if (input.reading.kind === "not-taken") return undecided(say("winding/not-taken"));
+  if (input.reading.kind === "not-taken") return undecided(say("winding/not-taken"), input);
   if (read === undefined || read <= errorOn(input.meter, read))
-    return undecided(say("winding/next-to-nothing"));
+    return undecided(say("winding/next-to-nothing"), input);
   return input.against === "range"
     ? againstRange(input, read, limits)
     : againstReference(input, read, limits);
