@@ -121,6 +121,12 @@ module.exports = {
     allow("^src/log/kind-words\\.ts$", core(""), "^src/log/schemas\\.ts$", "^src/islands/words/said\\.ts$"),
     allow("^src/log/[a-z-]+(\\.input)?\\.ts$", core(""), "^src/log/", YUP),
     allow("^src/letter/", core(""), "^src/(letter|islands/words)/", "^src/log/words\\.ts$"),
+    allow(
+      "^src/parts/([^/]+)/(family|mark|series|table)\\.ts$",
+      core("matching/", "markings/", "quantity/"),
+      "^src/parts/$1/",
+    ),
+    allow("^src/parts/registry\\.ts$", core("matching/"), "^src/parts/[^/]+/family\\.ts$"),
     allow("^src/tools/registry\\.ts$", core("tools/"), "^src/tools/[^/]+/[^/]+/(tool|words)\\.ts$"),
     allow("^src/core/isolation/", CORE_LOWER, core("isolation/"), YUP),
     allow("^src/core/matching/", CORE_LOWER, core("matching/")),

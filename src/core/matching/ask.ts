@@ -1,0 +1,58 @@
+import type { Family } from "./family";
+import { judgeAttribute, type MatchContext } from "./judge";
+import type { Candidate } from "./match";
+import type { Attributes } from "./part";
+
+/** Something that is not known yet of what is needed, and what knowing it is worth. */
+export interface Ask {
+  readonly attribute: string;
+  readonly how: string;
+  readonly minutes: number;
+  /** Candidates that it would rule out, on average over what it may turn out to be. */
+  readonly removes: number;
+}
+
+/**
+ * What to read or measure next: what rules out most candidates for each minute. What it may turn out to be is taken from the
+ * candidates themselves, each as likely as the next; worked out by counting.
+ */
+export function whatToAsk(
+  family: Family,
+  need: Attributes,
+  candidates: readonly Candidate[],
+  context: MatchContext,
+): readonly Ask[] {
+  const unknown = Object.entries(family.attributes).filter(
+    ([id, { isHard }]) => isHard === true && need[id] === undefined,
+  );
+  return unknown
+    .map(([attribute, spec]): Ask => {
+      const counts = new Map<string, { readonly value: Attributes[string]; count: number }>();
+      for (const { part } of candidates) {
+        const value = part.attributes[attribute];
+        const key = JSON.stringify(value) ?? "";
+        const row = counts.get(key) ?? { value, count: 0 };
+        row.count += 1;
+        counts.set(key, row);
+      }
+      const rows = [...counts.values()];
+      const removed = rows.map(({ value, count }) => {
+        const failing = rows.filter(
+          (other) => judgeAttribute(attribute, spec, value, other.value, context).fit === "reject",
+        );
+        return count * failing.reduce((sum, other) => sum + other.count, 0);
+      });
+      const all = candidates.length;
+      return {
+        attribute,
+        how: spec.how,
+        minutes: spec.minutes,
+        removes: all === 0 ? 0 : removed.reduce((sum, one) => sum + one, 0) / all,
+      };
+    })
+    .sort(
+      (one, other) =>
+        other.removes / other.minutes - one.removes / one.minutes ||
+        (one.attribute < other.attribute ? -1 : 1),
+    );
+}

@@ -1,0 +1,120 @@
+import type { Attributes, Part, Value } from "./part";
+
+/** A figure of a rule: written down, a row of the limits, or one for each school of a setting. */
+export type Amount =
+  | number
+  | { readonly limit: string }
+  | { readonly school: string; readonly of: Readonly<Record<string, number | { readonly limit: string }>> };
+
+/** How what is offered is held against what is needed. */
+export type Rule =
+  /** The same word, or the same number. */
+  | { readonly kind: "same" }
+  /** A size in metres or another unit, equal within an absolute tolerance. */
+  | { readonly kind: "size"; readonly within: number }
+  /** A value that may be off by a share: for good up to `note`, for a while up to `temporary`. `cap` is never passed. */
+  | { readonly kind: "share"; readonly note: Amount; readonly temporary: Amount; readonly cap: Amount }
+  /** Never less. */
+  | { readonly kind: "at-least" }
+  /** Never more; less by up to `slack` fits with a note, less than that fails in its own way. */
+  | { readonly kind: "at-most"; readonly slack: number }
+  /** A printed range: its lower end never under, its upper end over by a share at most. Ends alike within `alike` are the same. */
+  | { readonly kind: "span"; readonly alike: number; readonly upper: Amount }
+  /** Classes from the best to the least: never a lower one. */
+  | { readonly kind: "order"; readonly from: readonly string[] }
+  /** What may stand in for what, with the code of its note; all else is rejected. `*` stands for any. */
+  | {
+      readonly kind: "instead";
+      readonly notes: Readonly<Record<string, Readonly<Record<string, string>>>>;
+      /** What a school lets stand in beside these, by its setting and choice. */
+      readonly bySchool?: {
+        readonly school: string;
+        readonly choice: string;
+        readonly notes: Readonly<Record<string, Readonly<Record<string, string>>>>;
+      };
+    }
+  /** A length that can be taken off, never put on. */
+  | { readonly kind: "trim"; readonly within: number };
+
+/** One attribute of a family of parts. */
+export interface AttributeSpec {
+  readonly label: string;
+  /** SI unit in which its figures are printed. */
+  readonly unit?: string;
+  /** Words of its list, by what is kept, for one that is chosen from a list. */
+  readonly choices?: Readonly<Record<string, string>>;
+  readonly rule: Rule;
+  /** Hard ones decide and must be known; `when-known` decide where the old part states them; soft ones are a note at worst. */
+  readonly isHard: boolean | "when-known";
+  /** Whether its rejection is one of safety: no school and no setting lets it pass. */
+  readonly isSafety?: true;
+  /** Minutes to read or measure it. */
+  readonly minutes: number;
+  /** How it is found. */
+  readonly how: string;
+}
+
+/** A setting on which repairers disagree; the default comes first, each with its why. */
+export interface School {
+  readonly label: string;
+  readonly choices: readonly { readonly value: string; readonly label: string; readonly why: string }[];
+}
+
+/** What may never be fitted, whatever fits: no setting touches it. */
+export interface Never {
+  readonly id: string;
+  readonly said: string;
+  when(need: Attributes, part: Attributes): boolean;
+}
+
+/** A part that goes with the one that is fitted, on the same order. */
+export interface GoesWith {
+  readonly label: string;
+  readonly why: string;
+  readonly count: number;
+  readonly priceMinor: number;
+  when?(need: Attributes, part: Attributes): boolean;
+}
+
+/** A part as its room lists it; the price list gives it a number and a name of who sells it. */
+export type Listed = Omit<Part, "id" | "family" | "supplier">;
+
+/** A family of parts: the one room in which all of it stands. */
+export interface Family {
+  readonly id: string;
+  readonly title: string;
+  /** Attributes in the order in which they are told. */
+  readonly attributes: Readonly<Record<string, AttributeSpec>>;
+  readonly never: readonly Never[];
+  /** Schools of substitution by the setting's id. */
+  readonly schools: Readonly<Record<string, School>>;
+  /** Notes of `instead` rules, and of the family's own. */
+  readonly notes: Readonly<Record<string, string>>;
+  readonly goesWith: readonly GoesWith[];
+  /** The attribute by which a price list of it is searched first, exact or within its rule. */
+  readonly key: string;
+  /** What is printed on such a part, read; undefined where it says nothing of one. */
+  readMark?(text: string): Attributes | undefined;
+  /** Parts on real standard series, made up in price only. */
+  series(): Iterable<Listed>;
+}
+
+/** The choice of each school that holds: as set, or the default. */
+export type Schools = Readonly<Record<string, string>>;
+
+export function chosenSchools({ schools }: Pick<Family, "schools">, set: Schools): Schools {
+  return Object.fromEntries(
+    Object.entries(schools).map(([id, { choices }]) => [
+      id,
+      choices.find(({ value }) => value === set[id])?.value ?? choices[0]?.value ?? "",
+    ]),
+  );
+}
+
+/** Whether a value can be one of the attribute's at all. */
+export function isOfKind({ rule, choices }: AttributeSpec, value: Value): boolean {
+  if (choices) return typeof value === "string" && value in choices;
+  if (rule.kind === "span") return typeof value === "object";
+  if (rule.kind === "same") return typeof value !== "object";
+  return typeof value === "number" && Number.isFinite(value);
+}

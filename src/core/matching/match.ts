@@ -1,0 +1,80 @@
+import type { Family } from "./family";
+import { type AttributeFit, FITS, type Fit, judgeAttribute, type MatchContext, worstOf } from "./judge";
+import type { Attributes, Part } from "./part";
+
+/** A part held against what is needed, attribute by attribute. */
+export interface Candidate {
+  readonly part: Part;
+  /** The worst of its attributes. */
+  readonly fit: Fit;
+  readonly attributes: readonly AttributeFit[];
+  /** A rejection that no school and no setting lets pass. */
+  readonly isSafety: boolean;
+}
+
+/** One part against what is needed. Attributes that neither the need nor the part states are left out where they are soft. */
+export function matchPart(family: Family, need: Attributes, part: Part, context: MatchContext): Candidate {
+  const judged = Object.entries(family.attributes)
+    .filter(
+      ([id, { isHard }]) => isHard === true || need[id] !== undefined || part.attributes[id] !== undefined,
+    )
+    .map(([id, spec]) => judgeAttribute(id, spec, need[id], part.attributes[id], context));
+  const never = family.never
+    .filter((one) => one.when(need, part.attributes))
+    .map(
+      ({ id }): AttributeFit => ({ id, fit: "reject", reason: { code: "never", note: id }, isSafety: true }),
+    );
+  const attributes = [...never, ...judged];
+  return {
+    part,
+    fit: worstOf(attributes.map(({ fit }) => fit)),
+    attributes,
+    isSafety: attributes.some(({ isSafety }) => isSafety),
+  };
+}
+
+const notes = ({ attributes }: Candidate): number => attributes.filter(({ fit }) => fit !== "fit").length;
+
+/** The better fit first, then the fewer notes, then the cheaper, then the sooner, then by its name: never by chance. */
+function before(one: Candidate, other: Candidate): number {
+  return (
+    FITS.indexOf(one.fit) - FITS.indexOf(other.fit) ||
+    notes(one) - notes(other) ||
+    one.part.priceMinor - other.part.priceMinor ||
+    one.part.days - other.part.days ||
+    (one.part.id < other.part.id ? -1 : 1)
+  );
+}
+
+export interface Matched {
+  /** Parts that may be fitted, best first. */
+  readonly candidates: readonly Candidate[];
+  /** Rejected for one thing alone. */
+  readonly nearMisses: readonly Candidate[];
+  /** How many were rejected in all, by the attribute that failed first. */
+  readonly rejected: Readonly<Record<string, number>>;
+}
+
+const failures = ({ attributes }: Candidate): readonly AttributeFit[] =>
+  attributes.filter(({ fit }) => fit === "reject");
+
+/** Parts of a family against what is needed: what may be fitted, what fails by one thing, and how many fail by what. */
+export function matchParts(
+  family: Family,
+  need: Attributes,
+  parts: readonly Part[],
+  context: MatchContext,
+): Matched {
+  const all = parts.map((part) => matchPart(family, need, part, context)).sort(before);
+  const rejected = all.filter(({ fit }) => fit === "reject");
+  const counted = new Map<string, number>();
+  for (const one of rejected) {
+    const first = failures(one)[0]?.id ?? "";
+    counted.set(first, (counted.get(first) ?? 0) + 1);
+  }
+  return {
+    candidates: all.filter(({ fit }) => fit !== "reject"),
+    nearMisses: rejected.filter((one) => failures(one).length === 1),
+    rejected: Object.fromEntries([...counted].sort(([, one], [, other]) => other - one)),
+  };
+}

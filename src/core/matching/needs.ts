@@ -1,0 +1,113 @@
+import { type AttributeSpec, type Family, isOfKind } from "./family";
+import { judgeAttribute, type MatchContext } from "./judge";
+import type { Attributes, Value } from "./part";
+
+/** Where a value comes from, the surest first: what is measured on the part itself goes before what is printed on it. */
+export const FROMS = ["measured", "marked", "plate", "worked-out", "sheet", "assumed"] as const;
+export type From = (typeof FROMS)[number];
+
+/** How sure a value is by where it comes from, as a share. Judged. */
+export const SURE: Readonly<Record<From, number>> = {
+  measured: 1,
+  marked: 0.9,
+  plate: 0.8,
+  "worked-out": 0.8,
+  sheet: 0.7,
+  assumed: 0.4,
+};
+
+/** One thing that is known of the part that is needed, and who says so. */
+export interface Source {
+  readonly attribute: string;
+  readonly value: Value;
+  readonly from: From;
+  /** In words, such as "line 12" or "stamp on the shield". */
+  readonly said: string;
+}
+
+/** An attribute of what is needed: its value with where it comes from, or nothing yet. */
+export interface Needed {
+  readonly id: string;
+  readonly value: Value | undefined;
+  readonly from: From | undefined;
+  readonly said: string;
+  /** Share from 0 (nothing is known) to 1. */
+  readonly sure: number;
+}
+
+/** Two sources that cannot both be right: nothing is matched before one of them is taken. */
+export interface Conflict {
+  readonly attribute: string;
+  readonly sources: readonly Source[];
+  /** The one that is proposed. */
+  readonly proposed: Source;
+}
+
+export interface Requirement {
+  readonly family: string;
+  readonly needed: readonly Needed[];
+  readonly conflicts: readonly Conflict[];
+}
+
+/** Sources that state a fact of the part, which may contradict each other; the others give way. */
+const FACTS: ReadonlySet<From> = new Set(["measured", "marked", "plate", "sheet"]);
+
+/** Whether two sources can both be right: the one would do in the place of the other, both ways. */
+function agree(spec: AttributeSpec, one: Source, other: Source, context: MatchContext): boolean {
+  const both = [
+    judgeAttribute("", spec, one.value, other.value, context),
+    judgeAttribute("", spec, other.value, one.value, context),
+  ];
+  return both.every(({ fit, reason }) => fit === "fit" && reason.code !== "better");
+}
+
+function neededOf(
+  id: string,
+  spec: AttributeSpec,
+  sources: readonly Source[],
+  context: MatchContext,
+): { readonly needed: Needed; readonly conflict?: Conflict } {
+  const sorted = [...sources].sort((one, other) => FROMS.indexOf(one.from) - FROMS.indexOf(other.from));
+  const [first] = sorted;
+  if (!first) return { needed: { id, value: undefined, from: undefined, said: "", sure: 0 } };
+  const facts = sorted.filter(({ from }) => FACTS.has(from));
+  const against = facts.filter((one) => !agree(spec, first, one, context));
+  const needed = { id, value: first.value, from: first.from, said: first.said, sure: SURE[first.from] };
+  if (against.length === 0 || !FACTS.has(first.from)) return { needed };
+  const conflict = { attribute: id, sources: [first, ...against], proposed: first };
+  return { needed: { ...needed, value: undefined, sure: 0 }, conflict };
+}
+
+/**
+ * What is needed, from all that is known of it. The surest source of each attribute counts; two that state different facts
+ * are a conflict, and the attribute stays open until one of them is taken.
+ * @param settled the source that was taken, by attribute: "measured" where the caliper is believed
+ * @throws RangeError where a source names an attribute that the family has not, or a value that cannot be one
+ */
+export function requirementOf(
+  family: Family,
+  sources: readonly Source[],
+  settled: Readonly<Record<string, From>>,
+  context: MatchContext,
+): Requirement {
+  for (const { attribute, value } of sources) {
+    const spec = family.attributes[attribute];
+    if (!spec) throw new RangeError(`a ${family.title} has no "${attribute}"`);
+    if (!isOfKind(spec, value))
+      throw new RangeError(`"${JSON.stringify(value)}" cannot be the ${spec.label} of a ${family.title}`);
+  }
+  const all = Object.entries(family.attributes).map(([id, spec]) => {
+    const own = sources.filter(({ attribute }) => attribute === id);
+    const taken = own.filter(({ from }) => from === settled[id]);
+    return neededOf(id, spec, taken.length > 0 ? taken : own, context);
+  });
+  return {
+    family: family.id,
+    needed: all.map(({ needed }) => needed),
+    conflicts: all.flatMap(({ conflict }) => conflict ?? []),
+  };
+}
+
+/** The values alone, of what is known. */
+export const valuesOf = ({ needed }: Requirement): Attributes =>
+  Object.fromEntries(needed.map(({ id, value }) => [id, value]));

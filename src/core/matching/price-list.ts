@@ -1,0 +1,78 @@
+import type { Family, Listed } from "./family";
+import { type Attributes, isSpan, type Part, type Value } from "./part";
+
+/** Share by which the first attribute may be off for a part to be looked at: wider than any rule lets pass. */
+const LOOKED_AT = 0.3;
+
+/** Parts of one family, in the order of the attribute by which they are searched first. */
+export interface PriceList {
+  readonly parts: readonly Part[];
+  /** The parts that can be a candidate or a near miss for what is needed. */
+  near(need: Attributes): readonly Part[];
+}
+
+const slug = (label: string): string =>
+  label
+    .toLowerCase()
+    .replace(/[μ]/g, "u")
+    .replace(/[^a-z0-9.]+/g, "-")
+    .replace(/^-|-$/g, "");
+
+/** A number to sort and search by; a range by its lower end, a word by none. */
+function keyOf(value: Value | undefined): number | undefined {
+  if (isSpan(value)) return value.min;
+  return typeof value === "number" ? value : undefined;
+}
+
+/** The first place in a rising list that is not under a figure. */
+function firstFrom(keys: readonly number[], least: number): number {
+  let [low, high] = [0, keys.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((keys[middle] ?? 0) < least) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+/** How far a rule lets the first attribute be off, downwards and upwards, as the ends of a window. */
+function windowOf({ attributes, key }: Family, needed: number): readonly [number, number] {
+  const kind = attributes[key]?.rule.kind;
+  const [low, high] = [needed * (1 - LOOKED_AT), needed * (1 + LOOKED_AT)];
+  // A rating may be as high as it likes, a ceiling as low as it likes.
+  if (kind === "at-least") return [low, Number.POSITIVE_INFINITY];
+  return kind === "at-most" ? [0, high] : [low, high];
+}
+
+/** A searchable list of a family's parts. What has no figure there is looked at every time. */
+export function priceList(family: Family, parts: readonly Part[]): PriceList {
+  const keyed = parts
+    .map((part) => ({ part, key: keyOf(part.attributes[family.key]) }))
+    .filter((one): one is { part: Part; key: number } => one.key !== undefined)
+    .sort((one, other) => one.key - other.key);
+  const unkeyed = parts.filter((part) => keyOf(part.attributes[family.key]) === undefined);
+  const keys = keyed.map(({ key }) => key);
+  const sorted = keyed.map(({ part }) => part);
+  return {
+    parts,
+    near: (need) => {
+      const needed = keyOf(need[family.key]);
+      if (needed === undefined) return parts;
+      const [least, most] = windowOf(family, needed);
+      const from = firstFrom(keys, least);
+      let to = firstFrom(keys, most);
+      while (to < keys.length && (keys[to] ?? 0) <= most) to += 1;
+      return [...sorted.slice(from, to), ...unkeyed];
+    },
+  };
+}
+
+/** The parts of a room's series, each with its number and who sells it. */
+export function listed(family: Family, rows: Iterable<Listed>, supplier: string): Part[] {
+  return [...rows].map((row) => ({
+    ...row,
+    id: `${family.id}:${slug(row.label)}`,
+    family: family.id,
+    supplier,
+  }));
+}

@@ -1,0 +1,36 @@
+import type { Family } from "@/core/matching/family";
+import { choice, count, rating } from "@/core/matching/specs";
+import { boards } from "./series";
+
+/** Speed controls and boards: only the maker's number tells the whole; ratings alone fit simple controls. */
+export const family: Family = {
+  id: "board",
+  title: "Board or control",
+  key: "amps",
+  attributes: {
+    kind: choice(
+      "Kind",
+      { triac: "speed control with a triac", soft: "soft start", timer: "timer", own: "the maker's own" },
+      { how: "What it does.", minutes: 1 },
+    ),
+    amps: rating("Amps", "A", { how: "Plate amps of the machine.", minutes: 1 }),
+    volts: rating("Volts AC", "V", { how: "Read it.", minutes: 0.5 }),
+    leads: count("Leads", { how: "Count.", minutes: 0.5 }),
+    feedback: choice(
+      "Speed sensor",
+      { yes: "with", no: "without" },
+      { how: "Two thin leads to the motor's end.", minutes: 1 },
+    ),
+  },
+  never: [
+    {
+      id: "own-number",
+      said: "The maker's own board: only one of the same number fits, and no figure shows which.",
+      when: (need, part) => need["kind"] === "own" || part["kind"] === "own",
+    },
+  ],
+  schools: {},
+  notes: {},
+  goesWith: [],
+  series: boards,
+};

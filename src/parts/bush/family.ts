@@ -1,0 +1,41 @@
+import type { Family } from "@/core/matching/family";
+import { ceiling, choice, size } from "@/core/matching/specs";
+import { bushes } from "./series";
+
+/** How much shorter than its seat a bush may be, metres. Judged. */
+const SHORTER = 2e-3;
+
+/** Plain bushes: bore and outside exact, never longer than the seat. Source: iso-2795. */
+export const family: Family = {
+  id: "bush",
+  title: "Bush",
+  key: "bore",
+  attributes: {
+    bore: size("Bore", 0.02, {
+      how: "Caliper on the shaft where it did not run, not in the worn bush.",
+      minutes: 3,
+    }),
+    outside: size("Outside", 0.02, { how: "Caliper on the bush, or in its seat.", minutes: 2 }),
+    length: ceiling("Length", "m", SHORTER, { how: "Depth of the seat.", minutes: 1 }),
+    material: choice(
+      "Material",
+      { sintered: "sintered bronze, oiled", solid: "solid bronze", plastic: "plastic" },
+      { how: "Pores and oil: sintered.", minutes: 1 },
+      { rule: { kind: "instead", notes: { solid: { sintered: "oiled-for-solid" } } } },
+    ),
+    flange: choice("Flange", { yes: "yes", no: "no" }, { how: "Look.", minutes: 0.5 }),
+  },
+  never: [],
+  schools: {},
+  notes: { "oiled-for-solid": "Sintered for solid: its oil is its own, an oil hole goes unused." },
+  goesWith: [
+    { label: "Felt for oil", why: "The old one is hard.", count: 1, priceMinor: 40 },
+    {
+      label: "The bush at the other end",
+      why: "Same age, and the motor is open.",
+      count: 1,
+      priceMinor: 220,
+    },
+  ],
+  series: bushes,
+};

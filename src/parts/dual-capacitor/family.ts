@@ -1,0 +1,51 @@
+import type { Family } from "@/core/matching/family";
+import { choice, rating } from "@/core/matching/specs";
+import { readDual } from "./mark";
+import { dualCapacitors } from "./series";
+
+const MARK = { how: "Read its mark, each section by its terminal.", minutes: 1 };
+const value = (label: string) =>
+  ({
+    label,
+    unit: "F",
+    rule: {
+      kind: "share",
+      note: { limit: "run-substitute-share" },
+      temporary: { limit: "run-temporary-share" },
+      cap: { limit: "run-temporary-share" },
+    },
+    isHard: true,
+    isSafety: true,
+    ...MARK,
+  }) as const;
+
+/** Cans with two sections on one common: each that is used must fit by itself. Source: iec-60252-1. */
+export const family: Family = {
+  id: "dual-capacitor",
+  title: "Dual run capacitor",
+  key: "larger",
+  attributes: {
+    larger: value("Larger section"),
+    smaller: value("Smaller section"),
+    volts: rating("Volts AC", "V", MARK),
+    shape: choice(
+      "Case",
+      { round: "round", oval: "oval" },
+      { how: "Look.", minutes: 0.5 },
+      { isHard: false },
+    ),
+  },
+  never: [],
+  schools: {},
+  notes: {},
+  goesWith: [
+    {
+      label: "Insulated tabs for its leads",
+      why: "The old ones lose their spring.",
+      count: 3,
+      priceMinor: 30,
+    },
+  ],
+  readMark: readDual,
+  series: dualCapacitors,
+};

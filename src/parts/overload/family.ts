@@ -1,0 +1,40 @@
+import type { Family } from "@/core/matching/family";
+import { choice, rating } from "@/core/matching/specs";
+import { overloads } from "./series";
+
+const MARK = { how: "Read it, or the motor's plate amps.", minutes: 1 };
+
+/** Overloads: never more amps, never one that resets itself for one reset by hand. Source: iec-60730-2-9. */
+export const family: Family = {
+  id: "overload",
+  title: "Overload",
+  key: "amps",
+  attributes: {
+    amps: {
+      label: "Holds",
+      unit: "A",
+      rule: { kind: "share", note: 0, temporary: 0, cap: 0 },
+      isHard: true,
+      isSafety: true,
+      ...MARK,
+    },
+    reset: choice(
+      "Resets",
+      { hand: "by hand", self: "by itself" },
+      { how: "A button, or a click when cold.", minutes: 1 },
+      { rule: { kind: "instead", notes: { self: { hand: "hand-for-self" } } }, isSafety: true },
+    ),
+    volts: rating("Volts AC", "V", MARK),
+    senses: choice(
+      "Senses",
+      { current: "current", "current-and-heat": "current and the motor's heat" },
+      { how: "Whether it lies against the winding or the can.", minutes: 1 },
+      { rule: { kind: "order", from: ["current-and-heat", "current"] }, isSafety: true },
+    ),
+  },
+  never: [],
+  schools: {},
+  notes: { "hand-for-self": "Stays open until somebody presses it: say so on the sheet." },
+  goesWith: [],
+  series: overloads,
+};

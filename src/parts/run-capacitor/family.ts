@@ -1,0 +1,86 @@
+import type { Family } from "@/core/matching/family";
+import { choice, rating, size } from "@/core/matching/specs";
+import { readRunCapacitor } from "./mark";
+import { runCapacitors } from "./series";
+
+const MARK = { how: "Read its mark.", minutes: 1 };
+const FOR_GOOD = { limit: "run-substitute-share" };
+const FOR_A_WHILE = { limit: "run-temporary-share" };
+
+/** Run capacitors: the same microfarads, never fewer volts or a lower class. Source: iec-60252-1. */
+export const family: Family = {
+  id: "run-capacitor",
+  title: "Run capacitor",
+  key: "capacitance",
+  attributes: {
+    kind: choice("Kind", { run: "run, film", start: "start" }, MARK, { isSafety: true }),
+    capacitance: {
+      label: "Capacitance",
+      unit: "F",
+      rule: {
+        kind: "share",
+        note: { school: "capacitor-value", of: { near: FOR_GOOD, exact: 0, any: FOR_A_WHILE } },
+        temporary: {
+          school: "capacitor-value",
+          of: { near: FOR_A_WHILE, exact: FOR_GOOD, any: FOR_A_WHILE },
+        },
+        cap: FOR_A_WHILE,
+      },
+      isHard: true,
+      isSafety: true,
+      ...MARK,
+    },
+    volts: rating("Volts AC", "V", MARK),
+    life: choice("Life class", { A: "A, 30 000 h", B: "B, 10 000 h", C: "C, 3000 h", D: "D, 1000 h" }, MARK, {
+      rule: { kind: "order", from: ["A", "B", "C", "D"] },
+      isSafety: true,
+      isHard: "when-known",
+    }),
+    protection: choice(
+      "Protection",
+      { S3: "S3, parts and fails shut", S2: "S2", S1: "S1", S0: "S0, none" },
+      MARK,
+      { rule: { kind: "order", from: ["S3", "S2", "S1", "S0"] }, isSafety: true, isHard: "when-known" },
+    ),
+    terminals: choice(
+      "Terminals",
+      { "double-tabs": "double tabs", leads: "wire leads" },
+      { how: "Look.", minutes: 0.5 },
+      { isHard: false },
+    ),
+    diameter: size("Diameter", 3, { how: "Caliper, at the rim.", minutes: 1 }, { isHard: false }),
+  },
+  never: [
+    {
+      id: "start-in-run-duty",
+      said: "A start capacitor in run duty overheats and bursts.",
+      when: (_, part) => part["kind"] === "start",
+    },
+    {
+      id: "polarised",
+      said: "A polarised capacitor bursts on AC.",
+      when: (_, part) => part["polarised"] === true,
+    },
+  ],
+  schools: {
+    "capacitor-value": {
+      label: "How near the microfarads must be",
+      choices: [
+        { value: "near", label: "6 %", why: "Within the tolerance that its mark allows, most of the time." },
+        { value: "exact", label: "The same value", why: "The winding was designed for it." },
+        { value: "any", label: "A tenth", why: "It will do; the running current says whether." },
+      ],
+    },
+  },
+  notes: {},
+  goesWith: [
+    {
+      label: "Insulated tabs for its leads",
+      why: "The old ones lose their spring.",
+      count: 2,
+      priceMinor: 30,
+    },
+  ],
+  readMark: readRunCapacitor,
+  series: runCapacitors,
+};

@@ -1,0 +1,47 @@
+import type { Family } from "@/core/matching/family";
+import { choice, equal, rating } from "@/core/matching/specs";
+import { startRelays } from "./series";
+
+/** Start relays and PTC starters: the kind and the pick-up of this motor. Source: shop-practice. */
+export const family: Family = {
+  id: "start-relay",
+  title: "Start relay or PTC",
+  key: "ohms",
+  attributes: {
+    kind: choice(
+      "Kind",
+      {
+        ptc: "PTC, no moving part",
+        current: "current, a coil of thick wire",
+        potential: "potential, a coil of thin wire",
+      },
+      { how: "Shake it, look at its coil.", minutes: 1 },
+    ),
+    ohms: equal(
+      "Cold ohms of a PTC",
+      "Ω",
+      1.5,
+      { how: "Cold for ten minutes, off the motor.", minutes: 2 },
+      { isHard: "when-known" },
+    ),
+    picks: equal(
+      "Picks up at",
+      "A",
+      0.3,
+      { how: "Its number in the maker's list: not the motor's plate amps.", minutes: 4 },
+      { isHard: "when-known" },
+    ),
+    amps: rating("Most amps", "A", { how: "Read it.", minutes: 1 }),
+    volts: rating("Volts AC", "V", { how: "Read it.", minutes: 0.5 }),
+    pins: choice(
+      "Fits on",
+      { "3": "three pins", "2": "two tabs", tabs: "flat tabs" },
+      { how: "Look.", minutes: 0.5 },
+    ),
+  },
+  never: [],
+  schools: {},
+  notes: {},
+  goesWith: [],
+  series: startRelays,
+};

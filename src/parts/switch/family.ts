@@ -1,0 +1,51 @@
+import type { Family } from "@/core/matching/family";
+import { choice, count, rating, size } from "@/core/matching/specs";
+import { switches } from "./series";
+
+const MARK = { how: "Read its body.", minutes: 1 };
+
+/** Switches: volts and motor amps never under, poles and action the same. Source: iec-61058-1. */
+export const family: Family = {
+  id: "switch",
+  title: "Switch",
+  key: "poles",
+  attributes: {
+    action: choice(
+      "Action",
+      {
+        latching: "stays on",
+        momentary: "on while held",
+        "no-volt": "drops out without mains",
+        speed: "with speed control",
+        reversing: "forward and back",
+      },
+      { how: "Work it.", minutes: 0.5 },
+      { rule: { kind: "instead", notes: { latching: { "no-volt": "drops-out" } } }, isSafety: true },
+    ),
+    poles: count("Poles", { how: "Terminals, two to a pole.", minutes: 1 }),
+    amps: rating("Amps for motors", "A", {
+      how: "The figure in brackets, or after M: 10(4) A is 4 A.",
+      minutes: 1,
+    }),
+    volts: rating("Volts AC", "V", MARK),
+    cutout: size("Opening, length", 0.4, { how: "Caliper on the opening.", minutes: 1 }),
+    seal: choice(
+      "Against dust and wet",
+      { IP65: "IP65", IP54: "IP54", none: "none" },
+      { how: "A rubber hood, or IP on its body.", minutes: 0.5 },
+      { rule: { kind: "order", from: ["IP65", "IP54", "none"] }, isHard: "when-known", isSafety: true },
+    ),
+  },
+  never: [],
+  schools: {},
+  notes: { "drops-out": "Drops out when the mains fails: it must be switched on again, and that is safer." },
+  goesWith: [
+    {
+      label: "Insulated tabs for its leads",
+      why: "Heat took the old ones' spring.",
+      count: 4,
+      priceMinor: 30,
+    },
+  ],
+  series: switches,
+};

@@ -1,0 +1,60 @@
+import type { Family } from "@/core/matching/family";
+import { ceiling, choice, rating } from "@/core/matching/specs";
+import { readThermalFuse } from "./mark";
+import { thermalFuses } from "./series";
+
+const MARK = { how: "Read its body: °C, amps and volts.", minutes: 1 };
+
+/** Degrees by which a lower opening temperature still fits; below that it trips for nothing. Judged. */
+const NEAR = 5;
+
+/** Thermal fuses and cut-outs: never a higher temperature, never one that closes by itself for one that does not. */
+export const family: Family = {
+  id: "thermal-fuse",
+  title: "Thermal fuse or cut-out",
+  key: "opens",
+  attributes: {
+    opens: ceiling("Opens at", "K", NEAR, MARK),
+    reset: choice(
+      "Resets",
+      { "one-shot": "never, one shot", hand: "by hand", self: "by itself" },
+      { how: "A button, a bimetal that clicks back when cold, or none of them.", minutes: 2 },
+      {
+        rule: {
+          kind: "instead",
+          notes: {
+            self: { hand: "hand-for-self", "one-shot": "once-for-self" },
+            hand: { "one-shot": "once-for-hand" },
+          },
+        },
+        isSafety: true,
+      },
+    ),
+    amps: rating("Amps", "A", MARK),
+    volts: rating("Volts AC", "V", MARK),
+    case: choice(
+      "Case",
+      { bare: "bare, metal", insulated: "in a sleeve of its own", disc: "disc on a tab" },
+      { how: "Look whether metal touches the winding.", minutes: 1 },
+      { isHard: false },
+    ),
+  },
+  never: [],
+  schools: {},
+  notes: {
+    "hand-for-self": "Stays open until somebody presses it: say so on the sheet.",
+    "once-for-self": "Opens once and for all: the next overheating ends it.",
+    "once-for-hand": "Opens once and for all: the button goes.",
+  },
+  goesWith: [
+    { label: "Crimp joints for 150 °C", why: "Solder heats it until it opens.", count: 2, priceMinor: 40 },
+    {
+      label: "Sleeve of glass fibre",
+      why: "It lies against the winding as the old one did.",
+      count: 1,
+      priceMinor: 60,
+    },
+  ],
+  readMark: readThermalFuse,
+  series: thermalFuses,
+};
