@@ -8,7 +8,7 @@ export function* holders(): Generator<Listed> {
           yield {
             label: `Fuse holder ${body}, ${mount}, ${amps} A 250 V${insulated === "yes" ? "" : ", open"}`,
             attributes: { body, mount, amps, volts: 250, insulated },
-            priceMinor: 90 + amps * 6,
+            priceMinor: Math.round(90 + amps * 6),
             days: 2,
           };
 }
