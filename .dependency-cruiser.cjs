@@ -129,7 +129,7 @@ module.exports = {
     allow("^src/parts/registry\\.ts$", core("matching/"), "^src/parts/[^/]+/family\\.ts$"),
     allow("^src/tools/registry\\.ts$", core("tools/"), "^src/tools/[^/]+/[^/]+/(tool|words)\\.ts$"),
     allow("^src/core/isolation/", CORE_LOWER, core("isolation/"), YUP),
-    allow("^src/core/matching/", CORE_LOWER, core("matching/")),
+    allow("^src/core/matching/", CORE_LOWER, core("matching/"), YUP),
     allow("^src/core/decision/", CORE_LOWER, core("decision/")),
     allow(
       "^src/core/simulation/",
@@ -146,7 +146,14 @@ module.exports = {
     allow(
       "^src/core/shop/",
       CORE_BASE,
-      core("knowledge/", "safety/", "shop/", "tools/tool\\.ts$", "isolation/shop-counts\\.ts$"),
+      core(
+        "knowledge/",
+        "safety/",
+        "shop/",
+        "tools/tool\\.ts$",
+        "isolation/shop-counts\\.ts$",
+        "matching/schools\\.ts$",
+      ),
       YUP,
     ),
     allow(
@@ -189,7 +196,7 @@ module.exports = {
       "^src/server/(db|repositories|queries|services|backup)/",
       "^src/knowledge/",
       "^src/demo/",
-      "^src/tools/registry\\.ts$",
+      "^src/(tools|parts)/registry\\.ts$",
       "^src/(log|letter)/",
       "^src/workers/",
       external("date-fns", "@date-fns/tz", "ics", "p-limit", "pdfmake", "qrcode", "sharp"),

@@ -86,7 +86,7 @@ export const REPAIRED_STORIES: readonly Story[] = [
       bench(-144, { event: "stored-volts", id: "start", volts: drainedVolts(354, 98, 10) }),
       bench(-142, { event: "stored-volts", id: "start", volts: "1.1 V" }),
       measured(-140, "start-capacitance", capacitorReading(49, GRINDSTONE_MARK, 97.4, "9 °C")),
-      chosen(-135, "start", "start-189-227-250"),
+      chosen(-135, "start", "start-capacitor:start-capacitor-189-227-uf-250-v"),
       decided(-130, "part"),
       tookOff(-41, "washer", "fibre washer", 1, "tray 1"),
       tookOff(-40, "wire", "capacitor lead", 1, "", {
@@ -128,7 +128,7 @@ export const REPAIRED_STORIES: readonly Story[] = [
       marked(-4 * DAY + 3, "run", MIXER_MARK),
       bench(-4 * DAY + 5, { event: "stored-volts", id: "run", volts: drainedVolts(636, 5, 2) }),
       measured(-4 * DAY + 8, "run-capacitance", capacitorReading(50, MIXER_MARK, 5.06, "15 °C")),
-      chosen(-4 * DAY + 10, "run", "run-8-450-b-s0"),
+      chosen(-4 * DAY + 10, "run", "run-capacitor:run-capacitor-8-uf-5-450-v-class-b-s0"),
       decided(-4 * DAY + 12, "part"),
       unplugged(-1 * DAY),
       repaired(-1 * DAY + 10, "fit-run-capacitor"),

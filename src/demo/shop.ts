@@ -81,6 +81,7 @@ export const TERN_QUAY: Settings = {
   leadOhms: "0.2",
   residualOutlet: "green socket, left bench",
   dischargeSchool: "resistor-then-short",
+  substitution: { "capacitor-value": "near", seals: "as-original" },
   usesCounts: false,
   limits: {},
 };

@@ -120,7 +120,7 @@ export const followUp = (minute: number, payload: Partial<FollowUp> & Pick<Follo
   line(minute, "measure", "follow-up", { ...EMPTY_FOLLOW_UP_FACTS, ...payload });
 export const answered = (minute: number, moveId: string, outcomeId: string, taken = "now") =>
   line(minute, "isolate", "answer", { moveId, outcomeId, circumstance: "cold", taken });
-export const chosen = (minute: number, forPart: "start" | "run", partId: string) =>
+export const chosen = (minute: number, forPart: string, partId: string) =>
   line(minute, "match", "part-chosen", {
     forPart,
     partId,
@@ -129,6 +129,7 @@ export const chosen = (minute: number, forPart: "start" | "run", partId: string)
     notes: [],
     priceMinor: 0,
     days: 0,
+    asked: null,
   });
 export const priced = (minute: number, of: string, minor: number) =>
   line(minute, "decide", "priced", { of, minor });

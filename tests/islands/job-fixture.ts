@@ -29,7 +29,6 @@ export const SHOP: Shop = {
   hazards: KNOWLEDGE.hazards,
   seen: KNOWLEDGE.seen,
   recalls: KNOWLEDGE.recalls,
-  capacitors: KNOWLEDGE.capacitors,
   counts: undefined,
   hasMeter: false,
   now: "2026-11-25T10:00:00Z",

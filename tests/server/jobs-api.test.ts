@@ -199,34 +199,6 @@ describe("keeping an entry", () => {
     expect(restored.body.readings).toHaveLength(1);
   });
 
-  it("a part that does not fit cannot be chosen, whatever the screen said; one that fits is kept with the server's own words", async () => {
-    const id = await newJob();
-    const part = (partId: string) => ({
-      forPart: "start",
-      partId,
-      label: "x",
-      fit: "fit",
-      notes: [],
-      priceMinor: 1,
-      days: 1,
-    });
-    const unread = await post(id, draft(2, "part-chosen", part("start-145-174-250")));
-    expect(unread.problem.issues[0]?.code).toBe("match/no-marking");
-    await post(id, draft(2, "nameplate", { plate: "capacitor", id: "start", mark: "145-174 μF 250 VAC" }));
-    const low = await post(id, draft(3, "part-chosen", part("start-145-174-125")));
-    expect(low.status).toBe(422);
-    expect(low.problem.issues[0]?.message).toMatch(/does not fit: 125 V is under the 250 V needed/);
-    const polarised = await post(id, draft(3, "part-chosen", part("dc-150-450")));
-    expect(polarised.problem.issues[0]?.code).toBe("match/does-not-fit");
-    const kept = await post(id, draft(3, "part-chosen", part("start-161-193-250")));
-    expect(kept.body.parts[0]).toMatchObject({
-      fit: "note",
-      priceMinor: 1460,
-      days: 2,
-      notes: [expect.stringContaining("switch drops out")],
-    });
-  });
-
   it("an answer to a move is kept with its epoch, and one that the move does not have is refused", async () => {
     const id = await newJob();
     const answer = (outcomeId: string, taken = "now") => ({

@@ -15,9 +15,18 @@ export function accessOn(
   return covers ? access.map((one) => ({ ...one, minutes: covers[one.id] ?? one.minutes })) : access;
 }
 
+/** Places of capacitors: the only parts that a family of motors has or has not by itself. */
+const STORED: ReadonlySet<string> = new Set(["start", "run"]);
+
 /** Whether the family has the capacitor that the repair renews; a motor of unknown family may have any. */
 function hasItsPart({ forPart }: Repair, stores: readonly string[] | undefined): boolean {
-  return forPart === undefined || !stores || stores.includes("any") || stores.includes(forPart);
+  return (
+    forPart === undefined ||
+    !STORED.has(forPart) ||
+    !stores ||
+    stores.includes("any") ||
+    stores.includes(forPart)
+  );
 }
 
 /** Repairs that its family has parts for, with the minutes and parts of this kind of machine before those of its family of motor, and those before the table's. */

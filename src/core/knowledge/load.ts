@@ -107,7 +107,6 @@ export function loadKnowledge(raw: RawKnowledge): Result<Knowledge> {
     stations: table("stations"),
     repairs: table("repairs"),
     access: table("access"),
-    capacitors: table("capacitors"),
     regions: table("regions"),
     signs: table("signs"),
     deadChecks: table("deadChecks"),

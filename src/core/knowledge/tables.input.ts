@@ -91,30 +91,13 @@ export const ROWS = {
     partMinor: finiteNumber().required().min(0),
     partFamily: yup.string(),
     /** The place whose chosen part it is done with. */
-    forPart: yup.string().oneOf(["start", "run"] as const),
+    forPart: yup.string().max(40),
     /** Stations that come new with it: whatever was wrong there is gone. */
     replaces: yup.array(yup.string().required()),
     /** What the work may leave behind that was not there before, each with its chance. */
     brings: optionalTable(chance()),
     /** Small parts that move over from the old part to the new one. */
     carries: yup.array(yup.string().required()),
-  }),
-  /** A capacitor that can be had: as its sheet states it. */
-  capacitors: row({
-    label: words(),
-    role: oneOf(["start", "run", "not-known"] as const),
-    minMicrofarads: finiteNumber().positive(),
-    maxMicrofarads: finiteNumber().positive(),
-    nominalMicrofarads: finiteNumber().positive(),
-    tolerance: finiteNumber().min(0).max(1),
-    voltsAc: finiteNumber().required().min(0),
-    dielectric: oneOf(["film", "electrolytic"] as const),
-    polarised: yup.boolean().required(),
-    hasResistor: yup.boolean().required(),
-    lifeClass: yup.string().oneOf(["A", "B", "C", "D"]),
-    protectionClass: yup.string().oneOf(["S0", "S1", "S2", "S3"]),
-    priceMinor: finiteNumber().required().min(0),
-    days: finiteNumber().required().min(0),
   }),
   /** Something that must be opened or taken off, how long that takes, and the names repairers give it. */
   access: row({

@@ -24,7 +24,6 @@ export type ParameterRow = Row<"parameters">;
 export type Station = Row<"stations">;
 export type Archetype = Row<"archetypes">;
 export type Repair = Row<"repairs">;
-export type CapacitorPart = Row<"capacitors">;
 export type Access = Row<"access">;
 export type Region = Row<"regions">;
 export type ComplaintSign = Row<"signs">;
@@ -51,7 +50,6 @@ export interface Knowledge {
   readonly stations: readonly Station[];
   readonly repairs: readonly Repair[];
   readonly access: readonly Access[];
-  readonly capacitors: readonly CapacitorPart[];
   readonly regions: readonly Region[];
   readonly signs: readonly ComplaintSign[];
   readonly deadChecks: readonly DeadCheck[];

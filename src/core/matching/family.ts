@@ -1,4 +1,7 @@
+import type { JobFacts } from "./facts";
 import type { Attributes, Part, Value } from "./part";
+import type { School } from "./schools";
+import type { Source } from "./source";
 
 /** A figure of a rule: written down, a row of the limits, or one for each school of a setting. */
 export type Amount =
@@ -54,12 +57,6 @@ export interface AttributeSpec {
   readonly how: string;
 }
 
-/** A setting on which repairers disagree; the default comes first, each with its why. */
-export interface School {
-  readonly label: string;
-  readonly choices: readonly { readonly value: string; readonly label: string; readonly why: string }[];
-}
-
 /** What may never be fitted, whatever fits: no setting touches it. */
 export interface Never {
   readonly id: string;
@@ -95,6 +92,8 @@ export interface Family {
   readonly key: string;
   /** What is printed on such a part, read; undefined where it says nothing of one. */
   readMark?(text: string): Attributes | undefined;
+  /** What is known of it from the job it is for. */
+  fromJob?(facts: JobFacts): readonly Source[];
   /** Parts on real standard series, made up in price only. */
   series(): Iterable<Listed>;
 }

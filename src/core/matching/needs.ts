@@ -1,29 +1,7 @@
 import { type AttributeSpec, type Family, isOfKind } from "./family";
 import { judgeAttribute, type MatchContext } from "./judge";
 import type { Attributes, Value } from "./part";
-
-/** Where a value comes from, the surest first: what is measured on the part itself goes before what is printed on it. */
-export const FROMS = ["measured", "marked", "plate", "worked-out", "sheet", "assumed"] as const;
-export type From = (typeof FROMS)[number];
-
-/** How sure a value is by where it comes from, as a share. Judged. */
-export const SURE: Readonly<Record<From, number>> = {
-  measured: 1,
-  marked: 0.9,
-  plate: 0.8,
-  "worked-out": 0.8,
-  sheet: 0.7,
-  assumed: 0.4,
-};
-
-/** One thing that is known of the part that is needed, and who says so. */
-export interface Source {
-  readonly attribute: string;
-  readonly value: Value;
-  readonly from: From;
-  /** In words, such as "line 12" or "stamp on the shield". */
-  readonly said: string;
-}
+import { FROMS, type From, type Source, SURE } from "./source";
 
 /** An attribute of what is needed: its value with where it comes from, or nothing yet. */
 export interface Needed {
@@ -61,6 +39,12 @@ function agree(spec: AttributeSpec, one: Source, other: Source, context: MatchCo
   return both.every(({ fit, reason }) => fit === "fit" && reason.code !== "better");
 }
 
+/** Of a rating the highest that anything asks for: what was fitted before may have been wrong already. */
+function strictest({ rule }: AttributeSpec, sources: readonly Source[]): Source | undefined {
+  if (rule.kind !== "at-least") return undefined;
+  return sources.reduce((most, one) => (Number(one.value) > Number(most.value) ? one : most));
+}
+
 function neededOf(
   id: string,
   spec: AttributeSpec,
@@ -72,10 +56,11 @@ function neededOf(
   if (!first) return { needed: { id, value: undefined, from: undefined, said: "", sure: 0 } };
   const facts = sorted.filter(({ from }) => FACTS.has(from));
   const against = facts.filter((one) => !agree(spec, first, one, context));
-  const needed = { id, value: first.value, from: first.from, said: first.said, sure: SURE[first.from] };
+  const { value, from, said } = strictest(spec, sorted) ?? first;
+  const needed = { id, value, from, said, sure: SURE[from] };
   if (against.length === 0 || !FACTS.has(first.from)) return { needed };
   const conflict = { attribute: id, sources: [first, ...against], proposed: first };
-  return { needed: { ...needed, value: undefined, sure: 0 }, conflict };
+  return { needed: { id, value: undefined, from: undefined, said: "two sources differ", sure: 0 }, conflict };
 }
 
 /**

@@ -1,5 +1,6 @@
 import * as yup from "yup";
-import { text } from "../fields.input";
+import { oneOf, text } from "../fields.input";
+import { SUBSTITUTION } from "../matching/schools";
 import { parseReading } from "../quantity/parse-reading";
 import { QUANTITIES } from "../quantity/reading";
 import { readingField } from "../quantity/reading.input";
@@ -123,6 +124,19 @@ export const settingsSchema = strictObject({
   /** The outlet behind a residual-current device, as the shop calls it; empty while it has named none. */
   residualOutlet: text("Outlet behind the RCD (GFCI)", 60),
   dischargeSchool: yup.string().label("Way of draining").oneOf(DISCHARGE_SCHOOLS).required(),
+  /** Schools of substitution when parts are matched. */
+  substitution: strictObject({
+    "capacitor-value": oneOf(
+      "Run capacitors",
+      SUBSTITUTION["capacitor-value"].choices.map(({ value }) => value),
+    ),
+    seals: oneOf(
+      "Seals",
+      SUBSTITUTION.seals.choices.map(({ value }) => value),
+    ),
+  })
+    .label("Substitution")
+    .required(),
   /** Whether the shop's own closed jobs count in the suspects' chances. */
   usesCounts: yup.boolean().label("Learn from closed jobs").required(),
   /** Limits the shop has set for itself, by limit id, SI. */

@@ -36,6 +36,7 @@ export const DEFAULT_SETTINGS: Settings = {
   kit: [],
   residualOutlet: "",
   dischargeSchool: "resistor-then-short",
+  substitution: { "capacitor-value": "near", seals: "as-original" },
   usesCounts: false,
   limits: {},
 };

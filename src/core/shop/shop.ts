@@ -21,7 +21,6 @@ export interface Shop {
   readonly hazards: Knowledge["hazards"];
   readonly seen: Knowledge["seen"];
   readonly recalls: Knowledge["recalls"];
-  readonly capacitors: Knowledge["capacitors"];
   /** What the shop's own closed jobs add to the chances; nothing unless the shop has chosen so. */
   readonly counts: ShopCounts | undefined;
   /** Whether a meter is set up that readings can be taken from. */
@@ -45,7 +44,6 @@ export const TRADE_WORDS = [
   "hazards",
   "seen",
   "recalls",
-  "capacitors",
 ] as const satisfies readonly (keyof Shop)[];
 
 export type TradeWords = Pick<Shop, (typeof TRADE_WORDS)[number]>;

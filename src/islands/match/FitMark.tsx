@@ -1,10 +1,11 @@
-import type { Fit } from "@/core/matching/rank";
+import type { Fit } from "@/core/matching/judge";
 import { type MarkShape, VerdictMark } from "../frame/VerdictMark";
 
 const SHAPES: Readonly<Record<Fit, MarkShape>> = {
   fit: "sound",
   note: "suspect",
   temporary: "undecided",
+  open: "undecided",
   reject: "faulty",
 };
 
@@ -12,6 +13,7 @@ export const FIT_WORDS: Readonly<Record<Fit, string>> = {
   fit: "Fits",
   note: "Fits, with a note",
   temporary: "For a while only",
+  open: "Not known yet",
   reject: "Does not fit",
 };
 

@@ -10,6 +10,7 @@ import { Backups, type BackupsProps } from "./Backups";
 import { Calendar } from "./Calendar";
 import { Counts } from "./Counts";
 import { Instruments } from "./Instruments";
+import { Substitution } from "./Substitution";
 import { type SetUpDraft, type StoredSettings, useSetUp } from "./use-set-up";
 
 interface SetUpProps {
@@ -216,6 +217,10 @@ function SetUpForm(props: SetUpProps) {
             The first is the default: the fall is seen, the terminals are not pitted, and the short at the end
             is the last assurance. A short as the first step is only allowed for a part that holds little.
           </p>
+          <Substitution
+            chosen={model.draft.substitution}
+            onChange={(substitution) => model.set({ substitution })}
+          />
           <Counts
             counts={props.counts}
             names={props.names}

@@ -1,4 +1,5 @@
 import type { Family } from "@/core/matching/family";
+import { SUBSTITUTION } from "@/core/matching/schools";
 import { choice, size } from "@/core/matching/specs";
 import { readBearing } from "./mark";
 import { bearings } from "./series";
@@ -47,19 +48,7 @@ export const family: Family = {
     ),
   },
   never: [],
-  schools: {
-    seals: {
-      label: "Metal where rubber was",
-      choices: [
-        { value: "as-original", label: "As the old one", why: "Rubber was there for dust or wet." },
-        {
-          value: "metal-for-fast",
-          label: "Metal where it is dry, fast or hot",
-          why: "Rubber drags and goes stiff near 100 °C.",
-        },
-      ],
-    },
-  },
+  schools: { seals: SUBSTITUTION.seals },
   notes: {
     "sealed-for-shielded": "Rubber for metal: keeps more out, drags a little, not above about 100 °C.",
     "shielded-for-sealed": "Metal for rubber: only where it stays dry and free of dust.",

@@ -1,3 +1,4 @@
+import { follows, fromPlate } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, count, rating } from "@/core/matching/specs";
 import { boards } from "./series";
@@ -32,5 +33,9 @@ export const family: Family = {
   schools: {},
   notes: {},
   goesWith: [],
+  fromJob: ({ plate, mains }) => [
+    ...fromPlate("amps", plate.amps, "amps on the plate"),
+    follows("volts", plate.volts ?? mains.volts, "what feeds it"),
+  ],
   series: boards,
 };

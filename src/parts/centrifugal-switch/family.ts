@@ -1,3 +1,4 @@
+import { follows, fromPlate } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, count, rating, size } from "@/core/matching/specs";
 import { startSwitches } from "./series";
@@ -25,5 +26,9 @@ export const family: Family = {
   schools: {},
   notes: { "whole-set": "Contacts and weights together: fit both, they wear on each other." },
   goesWith: [],
+  fromJob: ({ plate, mains }) => [
+    ...fromPlate("poles", plate.poles, "speed on the plate"),
+    follows("hertz", plate.hertz ?? mains.hertz, "the mains here"),
+  ],
   series: startSwitches,
 };

@@ -1,6 +1,17 @@
+import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, count, rating } from "@/core/matching/specs";
 import { cords } from "./series";
+
+/** Amps that a core of a section carries in a cord of an appliance; square metres. Source: iec-60335-1. */
+const CARRIES = [
+  [0.75e-6, 6],
+  [1e-6, 10],
+  [1.5e-6, 16],
+] as const;
+
+/** The least section for the amps of a plate, square metres. */
+export const sectionFor = (amps: number): number => CARRIES.find(([, most]) => amps <= most)?.[0] ?? 2.5e-6;
 
 /** Cords: the conductors, their section and sheath never under. Source: iec-60245-4. */
 export const family: Family = {
@@ -48,6 +59,12 @@ export const family: Family = {
       count: 3,
       priceMinor: 30,
     },
+  ],
+  fromJob: ({ plate, hasEarth }) => [
+    ...(hasEarth === undefined
+      ? []
+      : [follows("cores", hasEarth ? 3 : 2, hasEarth ? "it has an earth" : "double insulated")]),
+    ...(plate.amps === undefined ? [] : [follows("section", sectionFor(plate.amps), "amps on the plate")]),
   ],
   series: cords,
 };

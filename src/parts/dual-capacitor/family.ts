@@ -1,3 +1,4 @@
+import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, rating } from "@/core/matching/specs";
 import { readDual } from "./mark";
@@ -47,5 +48,6 @@ export const family: Family = {
     },
   ],
   readMark: readDual,
+  fromJob: ({ floors }) => [follows("volts", floors.run, "least for this supply")],
   series: dualCapacitors,
 };

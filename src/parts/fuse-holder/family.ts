@@ -1,3 +1,4 @@
+import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, rating } from "@/core/matching/specs";
 import { holders } from "./series";
@@ -38,5 +39,6 @@ export const family: Family = {
       priceMinor: 30,
     },
   ],
+  fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
   series: holders,
 };

@@ -1,3 +1,4 @@
+import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, rating } from "@/core/matching/specs";
 import { FAMILIES_OF_RATING, readFuse } from "./mark";
@@ -54,5 +55,6 @@ export const family: Family = {
     },
   ],
   readMark: readFuse,
+  fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
   series: fuses,
 };

@@ -1,3 +1,4 @@
+import { follows, fromPlate } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, count, equal, rating, size } from "@/core/matching/specs";
 import { motors } from "./series";
@@ -107,6 +108,15 @@ export const family: Family = {
       priceMinor: 900,
       when: (_, part) => String(part["kind"]).includes("capacitor"),
     },
+  ],
+  fromJob: ({ plate, mains, motor }) => [
+    ...fromPlate("volts", plate.volts),
+    ...fromPlate("hertz", plate.hertz),
+    ...fromPlate("watts", plate.watts),
+    ...fromPlate("poles", plate.poles, "speed on the plate"),
+    ...(plate.volts === undefined ? [follows("volts", mains.volts, "the mains here")] : []),
+    ...(plate.hertz === undefined ? [follows("hertz", mains.hertz, "the mains here")] : []),
+    ...(motor === undefined ? [] : [follows("kind", motor, "what motor it is")]),
   ],
   series: motors,
 };

@@ -1,3 +1,4 @@
+import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, rating } from "@/core/matching/specs";
 import { overloads } from "./series";
@@ -36,5 +37,6 @@ export const family: Family = {
   schools: {},
   notes: { "hand-for-self": "Stays open until somebody presses it: say so on the sheet." },
   goesWith: [],
+  fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
   series: overloads,
 };

@@ -1,3 +1,4 @@
+import { follows, fromPlate } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, rating } from "@/core/matching/specs";
 import { plugs } from "./series";
@@ -27,5 +28,11 @@ export const family: Family = {
   schools: {},
   notes: { "earth-unused": "Its earth stays empty: nothing of a double-insulated machine goes to it." },
   goesWith: [],
+  fromJob: ({ plate, hasEarth }) => [
+    ...(hasEarth === undefined
+      ? []
+      : [follows("earth", hasEarth ? "yes" : "no", hasEarth ? "it has an earth" : "double insulated")]),
+    ...fromPlate("amps", plate.amps, "amps on the plate"),
+  ],
   series: plugs,
 };

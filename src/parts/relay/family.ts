@@ -1,3 +1,4 @@
+import { follows, fromPlate } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, count, equal, rating } from "@/core/matching/specs";
 import { relays } from "./series";
@@ -32,5 +33,9 @@ export const family: Family = {
   schools: {},
   notes: { "spare-contact": "Changes over: leave the third terminal free and insulated." },
   goesWith: [],
+  fromJob: ({ plate, mains }) => [
+    ...fromPlate("amps", plate.amps, "amps on the plate"),
+    follows("volts", plate.volts ?? mains.volts, "what feeds it"),
+  ],
   series: relays,
 };

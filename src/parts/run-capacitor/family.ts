@@ -1,4 +1,6 @@
+import { follows, fromMark } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
+import { SUBSTITUTION } from "@/core/matching/schools";
 import { choice, rating, size } from "@/core/matching/specs";
 import { readRunCapacitor } from "./mark";
 import { runCapacitors } from "./series";
@@ -62,16 +64,7 @@ export const family: Family = {
       when: (_, part) => part["polarised"] === true,
     },
   ],
-  schools: {
-    "capacitor-value": {
-      label: "How near the microfarads must be",
-      choices: [
-        { value: "near", label: "6 %", why: "Within the tolerance that its mark allows, most of the time." },
-        { value: "exact", label: "The same value", why: "The winding was designed for it." },
-        { value: "any", label: "A tenth", why: "It will do; the running current says whether." },
-      ],
-    },
-  },
+  schools: { "capacitor-value": SUBSTITUTION["capacitor-value"] },
   notes: {},
   goesWith: [
     {
@@ -82,5 +75,10 @@ export const family: Family = {
     },
   ],
   readMark: readRunCapacitor,
+  fromJob: ({ marks, floors }) => [
+    follows("kind", "run", "its place in the circuit"),
+    ...fromMark(readRunCapacitor(marks.run ?? ""), "its mark"),
+    follows("volts", floors.run, "least for this supply"),
+  ],
   series: runCapacitors,
 };

@@ -24,7 +24,7 @@ export function* runCapacitors(): Generator<Listed> {
         for (const terminals of ["double-tabs", "leads"]) {
           const diameter = micro <= 4 ? 28 : micro <= 12 ? 35 : micro <= 30 ? 42 : 50;
           yield {
-            label: `Run capacitor ${micro} μF ±5 % ${volts} V, class ${life}, ${protection}, ${terminals === "leads" ? "leads" : "tabs"}`,
+            label: `Run capacitor ${micro} μF ±5 % ${volts} V, class ${life}, ${protection}${terminals === "leads" ? ", leads" : ""}`,
             attributes: {
               kind: "run",
               capacitance: Number((micro * 1e-6).toPrecision(12)),

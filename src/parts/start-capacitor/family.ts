@@ -1,3 +1,4 @@
+import { follows, fromMark } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, rating } from "@/core/matching/specs";
 import { readStartCapacitor } from "./mark";
@@ -66,5 +67,16 @@ export const family: Family = {
     },
   ],
   readMark: readStartCapacitor,
+  fromJob: ({ marks, floors, hadResistor }) => [
+    follows("kind", "start", "its place in the circuit"),
+    ...fromMark(readStartCapacitor(marks.start ?? ""), "its mark"),
+    follows("volts", floors.start, "least for this supply"),
+    {
+      attribute: "resistor",
+      value: hadResistor ? "yes" : "no",
+      from: hadResistor ? "measured" : "assumed",
+      said: hadResistor ? "seen when it was read" : "none was seen",
+    },
+  ],
   series: startCapacitors,
 };

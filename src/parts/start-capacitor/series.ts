@@ -43,7 +43,7 @@ export function* startCapacitors(): Generator<Listed> {
       for (const resistor of ["no", "yes"])
         for (const terminals of ["double-tabs", "leads"])
           yield {
-            label: `Start capacitor ${min}-${max} μF ${volts} V${resistor === "yes" ? ", resistor" : ""}, ${terminals === "leads" ? "leads" : "tabs"}`,
+            label: `Start capacitor ${min}-${max} μF ${volts} V${resistor === "yes" ? ", resistor" : ""}${terminals === "leads" ? ", leads" : ""}`,
             attributes: {
               kind: "start",
               capacitance: { min: farads(min), max: farads(max) },

@@ -1,3 +1,4 @@
+import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, equal, rating } from "@/core/matching/specs";
 import { startRelays } from "./series";
@@ -43,5 +44,6 @@ export const family: Family = {
   schools: {},
   notes: {},
   goesWith: [],
+  fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
   series: startRelays,
 };

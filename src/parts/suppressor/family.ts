@@ -1,3 +1,4 @@
+import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { ceiling, choice, rating, size } from "@/core/matching/specs";
 import { suppressors } from "./series";
@@ -35,5 +36,6 @@ export const family: Family = {
   schools: {},
   notes: { "higher-class": "A higher class than the old one: no harm." },
   goesWith: [{ label: "Sleeve for its legs", why: "They pass bare metal.", count: 2, priceMinor: 15 }],
+  fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
   series: suppressors,
 };

@@ -1,3 +1,4 @@
+import { follows, fromPlate } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, count, rating, size } from "@/core/matching/specs";
 import { switches } from "./series";
@@ -46,6 +47,10 @@ export const family: Family = {
       count: 4,
       priceMinor: 30,
     },
+  ],
+  fromJob: ({ plate, mains }) => [
+    ...fromPlate("amps", plate.amps, "amps on the plate"),
+    follows("volts", plate.volts ?? mains.volts, "what feeds it"),
   ],
   series: switches,
 };

@@ -1,3 +1,4 @@
+import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { ceiling, choice, rating } from "@/core/matching/specs";
 import { readThermalFuse } from "./mark";
@@ -56,5 +57,6 @@ export const family: Family = {
     },
   ],
   readMark: readThermalFuse,
+  fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
   series: thermalFuses,
 };

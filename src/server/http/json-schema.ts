@@ -67,10 +67,9 @@ function metaOf(description: object): Readonly<Record<string, unknown>> {
 
 /** The same, or nothing. */
 function orNull(schema: JsonSchema): JsonSchema {
-  if (Array.isArray(schema["enum"])) return { ...schema, enum: [...schema["enum"], null] };
-  return typeof schema["type"] === "string" && Object.keys(schema).every((key) => key !== "anyOf")
-    ? { ...schema, type: [schema["type"], "null"] }
-    : { anyOf: [schema, { type: "null" }] };
+  if (typeof schema["type"] !== "string" || "anyOf" in schema) return { anyOf: [schema, { type: "null" }] };
+  const withNull = { ...schema, type: [schema["type"], "null"] };
+  return Array.isArray(schema["enum"]) ? { ...withNull, enum: [...schema["enum"], null] } : withNull;
 }
 
 function ofObject(description: yup.SchemaObjectDescription, path: string): JsonSchema {

@@ -15,7 +15,7 @@ export function shopProps(
   now: string,
 ): Shop {
   const { version: knowledgeVersion, families, signs, deadChecks, moves } = knowledge;
-  const { access, archetypes, hazards, seen, recalls, capacitors } = knowledge;
+  const { access, archetypes, hazards, seen, recalls } = knowledge;
   return {
     settings: settings.value,
     limits,
@@ -31,7 +31,6 @@ export function shopProps(
     hazards,
     seen,
     recalls,
-    capacitors,
     counts,
     hasMeter: meterPath() !== undefined,
     now,

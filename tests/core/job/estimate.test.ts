@@ -33,7 +33,16 @@ const DONE: Line = [
 const BACK: Line = ["reopened", { why: "hums again" }];
 const PART: Line = [
   "part-chosen",
-  { forPart: "start", partId: "x", label: "a capacitor", fit: "fit", notes: [], priceMinor: 1400, days: 2 },
+  {
+    forPart: "start",
+    partId: "x",
+    label: "a capacitor",
+    fit: "fit",
+    notes: [],
+    priceMinor: 1400,
+    days: 2,
+    asked: null,
+  },
 ];
 const suspects = [
   { roots: ["start-capacitor-low"], chance: 0.4 },

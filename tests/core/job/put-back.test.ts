@@ -156,7 +156,16 @@ describe("leakage in place of insulation", () => {
 describe("a part fitted for a while", () => {
   const part: Line = [
     "part-chosen",
-    { forPart: "run", partId: "x", label: "X", fit: "temporary", notes: [], priceMinor: 0, days: 0 },
+    {
+      forPart: "run",
+      partId: "x",
+      label: "X",
+      fit: "temporary",
+      notes: [],
+      priceMinor: 0,
+      days: 0,
+      asked: null,
+    },
   ];
   const ends = (onDay: string | null): Line => [
     "follow-up",

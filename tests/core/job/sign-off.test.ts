@@ -90,7 +90,16 @@ describe("the one word that the log allows", () => {
         ...START,
         [
           "part-chosen",
-          { forPart: "start", partId: "x", label: "x", fit: "temporary", notes: [], priceMinor: 1, days: 1 },
+          {
+            forPart: "start",
+            partId: "x",
+            label: "x",
+            fit: "temporary",
+            notes: [],
+            priceMinor: 1,
+            days: 1,
+            asked: null,
+          },
         ],
         FITTED,
         ...TESTS,

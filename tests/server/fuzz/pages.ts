@@ -25,7 +25,7 @@ export function pagesOf(
   context: ShopContext,
 ): { readonly made: number; readonly failed: string[] } {
   const shop = shopProps(context, NOW);
-  const { capacitors: parts, repairs } = context.knowledge;
+  const { repairs } = context.knowledge;
   const base = { job: view, shop };
   const owner = { ownerName: "Tansy Weavers", ownerContact: "" };
   const page = <P extends object>(screen: FunctionComponent<P>, props: P) =>
@@ -35,7 +35,7 @@ export function pagesOf(
     page(MakeSafeScreen, base),
     page(IsolateScreen, base),
     page(MeasureScreen, base),
-    page(MatchScreen, { ...base, parts }),
+    page(MatchScreen, { ...base, families: [{ id: "fuse", title: "Fuse" }], partOf: {} }),
     page(DecideScreen, base),
     page(PutBackScreen, { ...base, repairs }),
     page(SignOffScreen, base),

@@ -1,6 +1,8 @@
 import type { APIContext, APIRoute } from "astro";
 import type { JobView } from "@/core/job/log/reduce";
+import { listed } from "@/core/matching/price-list";
 import { seededRandom } from "@/core/seeded-random";
+import { allFamilies, FAMILY_IDS } from "@/parts/registry";
 import type { RouteSays } from "@/server/http/endpoint";
 import { toJsonSchema } from "@/server/http/json-schema";
 import { type Placed, placedRoutes } from "@/server/http/openapi";
@@ -17,6 +19,12 @@ const LEFT_OUT: ReadonlySet<string> = new Set(["/api/events", "/api/access"]);
 
 const ids = (rows: readonly { readonly id: string }[]): readonly string[] => rows.map(({ id }) => id);
 
+/** A few parts of every family, and one of none. */
+const PARTS: readonly string[] = [
+  ...(await allFamilies()).flatMap((family) => ids(listed(family, family.series(), "").slice(0, 2))),
+  "constructor",
+];
+
 /** What this shop knows under each name of a field, so that many requests get past the schema. */
 export function poolsOf(jobIds: readonly number[]): Pools {
   const moves = KNOWLEDGE.moves.filter(({ families }) => families.length > 0);
@@ -25,10 +33,12 @@ export function poolsOf(jobIds: readonly number[]): Pools {
     ["outcomeId", [...new Set(moves.flatMap(({ outcomes }) => outcomes)), "not-sure", "could-not"]],
     ["repair", [...ids(KNOWLEDGE.repairs), "fit-motor"]],
     ["of", [...ids(KNOWLEDGE.repairs), "machine", "tool", "dead-check"]],
-    ["partId", ids(KNOWLEDGE.capacitors)],
+    ["partId", PARTS],
     ["checkId", ids(KNOWLEDGE.deadChecks)],
     ["access", ids(KNOWLEDGE.access)],
-    ["family", ids(KNOWLEDGE.families)],
+    ["family", [...ids(KNOWLEDGE.families), ...FAMILY_IDS]],
+    ["attribute", ["bore", "volts", "capacitance", "amps", "constructor"]],
+    ["marking", ["608-2RS", "T2A L 250V", "145-174 uF 250 VAC", "__proto__"]],
     ["stations", ids(KNOWLEDGE.stations)],
     ["signs", ids(KNOWLEDGE.signs)],
     ["toolId", ids(TOOLS)],

@@ -1,48 +1,58 @@
-import { hadResistor } from "@/core/job/old-part";
-import { parseCapacitorMark } from "@/core/markings/capacitor";
-import { rankCapacitors } from "@/core/matching/rank";
-import { capacitorRequirement } from "@/core/matching/requirement";
-import { supplyOf } from "@/core/nameplate/supply";
+import { matchPart } from "@/core/matching/match";
+import { valuesOf } from "@/core/matching/needs";
+import { familyOf } from "@/core/matching/places";
+import { fitWords } from "@/core/matching/said";
 import { fail, issue, ok } from "@/core/result";
-import { fitReasonWords } from "@/islands/words/match";
+import { matchFor } from "@/server/services/match-part";
+import { priceListOf } from "@/server/services/price-lists";
 import type { Completion } from "../../completion";
 
-/** The server ranks the part itself: one that does not fit cannot be chosen, whatever the screen said. */
-export const complete: Completion<"part-chosen"> = (draft, { view, shopContext }) => {
-  const { forPart, partId } = draft;
-  const part = shopContext.knowledge.capacitors.find(({ id }) => id === partId);
-  const marked = view.capacitors.find(({ id }) => id === forPart);
-  const mark = marked ? parseCapacitorMark(marked.mark) : undefined;
-  if (!part) return fail(issue("payload.partId", "unknown/part", `There is no part "${partId}".`, partId));
-  if (!mark?.ok)
+const NOTHING_SAID = { marking: "", typed: [], settled: [], schools: [] };
+
+/** The server matches the part itself: one that does not fit, or of which it is not known yet, cannot be chosen. */
+export const complete: Completion<"part-chosen"> = async (draft, { view, shopContext }) => {
+  const { forPart, partId, asked } = draft;
+  const said = asked ?? { family: familyOf(forPart), ...NOTHING_SAID };
+  if (said.family !== familyOf(forPart))
     return fail(
       issue(
-        "payload.forPart",
-        "match/no-marking",
-        `The marking of the ${forPart} capacitor is not read yet: enter it in Make safe.`,
-        forPart,
+        "payload.asked.family",
+        "match/other-family",
+        `A ${said.family} is no ${familyOf(forPart)}.`,
+        said.family,
       ),
     );
-  const need = capacitorRequirement(
-    mark.value,
-    forPart,
-    supplyOf(view.plate?.volts ?? "", shopContext.settings.value.volts).volts,
-    hadResistor(view, forPart, shopContext.knowledge.moves),
-    shopContext.limits,
-  );
-  const [ranked] = rankCapacitors(need, [part], shopContext.limits);
-  if (!ranked || ranked.fit === "reject") {
-    const why = ranked?.attributes
-      .filter(({ fit }) => fit === "reject")
-      .map(({ reason }) => fitReasonWords(reason))
-      .join(" ");
+  const matched = await matchFor(said, view, shopContext);
+  if (!matched.ok)
+    return fail(...matched.issues.map((one) => ({ ...one, path: `payload.asked.${one.path}` })));
+  const { family, context, requirement } = matched.value;
+  const [conflict] = requirement.conflicts;
+  if (conflict) {
+    const label = family.attributes[conflict.attribute]?.label ?? conflict.attribute;
     return fail(
-      issue("payload.partId", "match/does-not-fit", `${part.label} does not fit: ${why ?? ""}`, partId),
+      issue(
+        "payload.asked.settled",
+        "match/conflict",
+        `${label}: two sources say different things of the old part. Say which is right first.`,
+      ),
     );
   }
-  const notes = ranked.attributes
-    .filter(({ fit }) => fit !== "fit")
-    .map(({ reason }) => fitReasonWords(reason));
+  const part = priceListOf(family).parts.find(({ id }) => id === partId);
+  if (!part) return fail(issue("payload.partId", "unknown/part", `There is no part "${partId}".`, partId));
+  const { fit, attributes } = matchPart(family, valuesOf(requirement), part, context);
+  const notes = attributes.filter((one) => one.fit !== "fit").map((one) => fitWords(family, one));
+  if (fit === "reject" || fit === "open") {
+    const why = attributes.filter((one) => one.fit === fit).map((one) => fitWords(family, one));
+    const told = fit === "open" ? "cannot be told to fit yet" : "does not fit";
+    return fail(
+      issue(
+        "payload.partId",
+        `match/${fit === "open" ? "open" : "does-not-fit"}`,
+        `${part.label} ${told}. ${why.join(" ")}`,
+        partId,
+      ),
+    );
+  }
   const { label, priceMinor, days } = part;
-  return ok({ payload: { forPart, partId, label, fit: ranked.fit, notes, priceMinor, days } });
+  return ok({ payload: { forPart, partId, label, fit, notes, priceMinor, days, asked } });
 };

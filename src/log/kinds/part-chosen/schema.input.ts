@@ -1,17 +1,21 @@
 import * as yup from "yup";
 import { oneOf, wholeNumber } from "@/core/fields.input";
+import { askedSchema } from "@/core/matching/asked.input";
 import { strictObject } from "@/core/validate";
-import type { Upcaster } from "../../versions";
+import { type Upcaster, withFields } from "../../versions";
 
-/** A part taken for the repair, with what was said about its fit when it was chosen. */
+/** A part taken for the repair, with what was needed of it and what was said about its fit when it was chosen. */
 export const schema = strictObject({
-  forPart: oneOf("For", ["start", "run"]),
-  partId: yup.string().label("Part").required().max(80),
-  label: yup.string().label("Part").required().max(120),
+  /** Its place: start, run, or the family of the part. */
+  forPart: yup.string().label("For").required().max(40),
+  partId: yup.string().label("Part").required().max(160),
+  label: yup.string().label("Part").required().max(160),
   fit: oneOf("Fit", ["fit", "note", "temporary"]),
-  notes: yup.array(yup.string().required().max(300)).label("Notes").required().max(12),
+  notes: yup.array(yup.string().required().max(300)).label("Notes").required().max(20),
   priceMinor: wholeNumber("Price").required().min(0).max(1e9),
   days: wholeNumber("Days").required().min(0).max(1000),
+  /** What was said of the part that is needed, beside what the job knows; null where nothing was. */
+  asked: askedSchema.nullable().defined(),
 });
 
-export const versions: readonly Upcaster[] = [];
+export const versions: readonly Upcaster[] = [withFields({ asked: null })];

@@ -1,0 +1,24 @@
+import * as yup from "yup";
+import { oneOf, text } from "../fields.input";
+import { type Shape, strictObject } from "../validate";
+import { FROMS } from "./source";
+
+const MOST_ATTRIBUTES = 20;
+const named = <T extends yup.Schema>(of: T, label: string) =>
+  yup
+    .array(strictObject({ attribute: yup.string().label("Attribute").required().max(40), of }).required())
+    .label(label)
+    .required()
+    .max(MOST_ATTRIBUTES);
+
+/** What somebody says of the part that is needed: as it is printed, as it measures, and which of two sources is right. */
+export const askedSchema = strictObject({
+  family: yup.string().label("Family of parts").required().max(40),
+  marking: text("Marking", 120),
+  typed: named(text("Typed", 60), "Typed values"),
+  settled: named(oneOf("Source", [...FROMS]), "Settled"),
+  /** Schools that hold for this part alone; the shop's own hold where nothing is said. */
+  schools: named(text("School", 40), "Schools"),
+});
+
+export type Asked = Shape<typeof askedSchema>;

@@ -1,0 +1,86 @@
+import * as yup from "yup";
+import { type Shape, strictObject } from "../validate";
+import { FITS } from "./judge";
+import { FROMS } from "./source";
+
+const said = () => yup.string().defined();
+const many = <T extends yup.AnyObject>(row: yup.ObjectSchema<T>) => yup.array(row.required()).required();
+const howWell = () =>
+  yup
+    .string()
+    .oneOf([...FITS])
+    .required();
+const from = () =>
+  yup
+    .string()
+    .oneOf([...FROMS])
+    .nullable()
+    .defined();
+
+/** What a screen gets of a match: all of it in words. */
+export const matchAnswerSchema = strictObject({
+  family: strictObject({ id: said(), title: said(), hasMark: yup.boolean().required() }).required(),
+  schools: many(
+    strictObject({
+      id: said(),
+      label: said(),
+      chosen: said(),
+      choices: many(strictObject({ value: said(), label: said(), why: said() })),
+    }),
+  ),
+  needed: many(
+    strictObject({
+      id: said(),
+      label: said(),
+      value: yup.string().nullable().defined(),
+      from: from(),
+      said: said(),
+      sure: yup.number().required(),
+      isHard: yup.boolean().required(),
+      choices: many(strictObject({ value: said(), label: said() })),
+      how: said(),
+      minutes: yup.number().required(),
+    }),
+  ),
+  conflicts: many(
+    strictObject({
+      attribute: said(),
+      label: said(),
+      sources: many(strictObject({ from: from(), value: said(), said: said() })),
+      proposed: from(),
+    }),
+  ),
+  asks: many(
+    strictObject({
+      attribute: said(),
+      label: said(),
+      how: said(),
+      minutes: yup.number().required(),
+      removes: yup.number().required(),
+    }),
+  ),
+  candidates: many(
+    strictObject({
+      id: said(),
+      label: said(),
+      fit: howWell(),
+      priceMinor: yup.number().integer().required(),
+      days: yup.number().required(),
+      supplier: said(),
+      marks: many(strictObject({ attribute: said(), fit: howWell(), said: said() })),
+      goesWith: many(
+        strictObject({
+          label: said(),
+          why: said(),
+          count: yup.number().required(),
+          priceMinor: yup.number().integer().required(),
+        }),
+      ),
+    }),
+  ),
+  found: yup.number().integer().required(),
+  nearMisses: many(strictObject({ id: said(), label: said(), said: said() })),
+  rejected: many(strictObject({ label: said(), count: yup.number().integer().required() })),
+});
+
+export type MatchAnswer = Shape<typeof matchAnswerSchema>;

@@ -1,0 +1,47 @@
+import { formatPercent } from "../quantity/format";
+import type { Family } from "./family";
+import type { AttributeFit, FitReason } from "./judge";
+import { formatValue } from "./typed";
+
+type Told = (reason: { readonly needed: string; readonly offered: string; readonly share: string }) => string;
+
+/** A sentence a code; `never` and `instead` have the family's own. */
+const WORDS: Readonly<Record<Exclude<FitReason["code"], "never" | "instead">, Told>> = {
+  same: ({ offered }) => `${offered}, the same.`,
+  better: ({ offered, needed }) => `${offered}, better than ${needed}.`,
+  trim: ({ offered, needed }) => `${offered}: take it down to ${needed}.`,
+  off: ({ offered, share }) => `${offered}, ${share} off: measure the running current, or look that it sits.`,
+  "off-for-a-while": ({ offered, share }) => `${offered}, ${share} off: for a while only, with an end date.`,
+  "only-here": ({ offered }) => `${offered}; of the old one it is not known.`,
+  "lower-but-near": ({ offered, needed }) => `${offered} for ${needed}: near enough.`,
+  "step-up": ({ offered }) =>
+    `${offered}, a step up: check that the switch drops out, and the running current.`,
+  "same-range": ({ offered }) => `${offered}: the same range by another name.`,
+  other: ({ offered, needed }) => `${offered}, where ${needed} is needed.`,
+  "size-off": ({ offered, needed }) => `${offered}, where ${needed} is needed.`,
+  "too-far-off": ({ offered, share }) => `${offered}, ${share} off.`,
+  under: ({ offered, needed }) => `${offered} is under the ${needed} needed.`,
+  over: ({ offered, needed }) => `${offered} is over the ${needed} allowed.`,
+  "far-under": ({ offered, needed }) => `${offered} is far under ${needed}.`,
+  "lower-class": ({ offered, needed }) => `${offered} is lower than ${needed}.`,
+  "too-short": ({ offered, needed }) => `${offered} is too short for ${needed}.`,
+  "range-lower": ({ offered, needed }) => `${offered} reaches under ${needed}: a weak start.`,
+  "range-higher": ({ offered, needed }) => `${offered} reaches too far above ${needed}: too much current.`,
+  "not-stated": ({ needed }) => `Not stated; ${needed} is needed.`,
+  "not-known": ({ offered }) => `Not known yet of the old one; this is ${offered}.`,
+};
+
+/** Why an attribute of a part fits or does not, in a sentence. */
+export function fitWords(family: Family, { id, reason }: AttributeFit): string {
+  if (reason.code === "never") return family.never.find((one) => one.id === reason.note)?.said ?? "";
+  if (reason.code === "instead") return family.notes[reason.note ?? ""] ?? "";
+  const spec = family.attributes[id];
+  const word = (value: FitReason["needed"]): string =>
+    spec && value !== undefined ? formatValue(spec, value) : "nothing stated";
+  const said = WORDS[reason.code]({
+    needed: word(reason.needed),
+    offered: word(reason.offered),
+    share: formatPercent(reason.share ?? 0),
+  });
+  return `${spec?.label ?? id}: ${said}`;
+}

@@ -1,0 +1,108 @@
+import type { AttributeSpec, Family } from "@/core/matching/family";
+import type { Candidate } from "@/core/matching/match";
+import type { MatchAnswer } from "@/core/matching/match-answer.input";
+import { valuesOf } from "@/core/matching/needs";
+import { fitWords } from "@/core/matching/said";
+import { formatValue } from "@/core/matching/typed";
+import type { PartMatch } from "./match-part";
+
+/** As many as a screen shows. */
+const MOST_CANDIDATES = 30;
+const MOST_NEAR = 12;
+
+const choicesOf = ({ choices }: AttributeSpec) =>
+  Object.entries(choices ?? {}).map(([value, label]) => ({ value, label }));
+
+function candidateWords(
+  family: Family,
+  need: ReturnType<typeof valuesOf>,
+  { part, fit, attributes }: Candidate,
+) {
+  const { id, label, priceMinor, days, supplier } = part;
+  return {
+    id,
+    label,
+    fit,
+    priceMinor,
+    days,
+    supplier,
+    marks: attributes.map((one) => ({
+      attribute: one.id,
+      fit: one.fit,
+      said: fitWords(family, one),
+    })),
+    goesWith: family.goesWith
+      .filter(({ when }) => when === undefined || when(need, part.attributes))
+      .map(({ when: _, ...small }) => small),
+  };
+}
+
+/** A match in the words of a screen. */
+export function matchAnswer({ family, context, requirement, matched, asks }: PartMatch): MatchAnswer {
+  const need = valuesOf(requirement);
+  const labelOf = (id: string): string =>
+    family.attributes[id]?.label ??
+    family.never.find((one) => one.id === id)?.said.replace(/[:.].*$/, "") ??
+    id;
+  const said = (id: string, value: Candidate["part"]["attributes"][string]): string | null => {
+    const spec = family.attributes[id];
+    return spec && value !== undefined ? formatValue(spec, value) : null;
+  };
+  const rejected = Object.entries(matched.rejected).map(([id, count]) => ({ label: labelOf(id), count }));
+  return {
+    family: { id: family.id, title: family.title, hasMark: family.readMark !== undefined },
+    schools: Object.entries(family.schools).map(([id, { label, choices }]) => ({
+      id,
+      label,
+      chosen: context.schools[id] ?? "",
+      choices: choices.map((one) => ({ ...one })),
+    })),
+    needed: requirement.needed.flatMap((one) => {
+      const spec = family.attributes[one.id];
+      if (!spec) return [];
+      const { label, how, minutes, isHard } = spec;
+      return [
+        {
+          id: one.id,
+          label,
+          value: said(one.id, one.value),
+          from: one.from ?? null,
+          said: one.said,
+          sure: one.sure,
+          isHard: isHard === true,
+          choices: choicesOf(spec),
+          how,
+          minutes,
+        },
+      ];
+    }),
+    conflicts: requirement.conflicts.map(({ attribute, sources, proposed }) => ({
+      attribute,
+      label: labelOf(attribute),
+      sources: sources.map(({ from, value, said: who }) => ({
+        from,
+        value: said(attribute, value) ?? "",
+        said: who,
+      })),
+      proposed: proposed.from,
+    })),
+    asks: asks.map(({ attribute, how, minutes, removes }) => ({
+      attribute,
+      label: labelOf(attribute),
+      how,
+      minutes,
+      removes,
+    })),
+    candidates: matched.candidates.slice(0, MOST_CANDIDATES).map((one) => candidateWords(family, need, one)),
+    found: matched.candidates.length,
+    nearMisses: matched.nearMisses.slice(0, MOST_NEAR).map(({ part, attributes }) => ({
+      id: part.id,
+      label: part.label,
+      said: attributes
+        .filter(({ fit }) => fit === "reject")
+        .map((one) => fitWords(family, one))
+        .join(" "),
+    })),
+    rejected,
+  };
+}

@@ -1,0 +1,172 @@
+import type { JobView } from "@/core/job/log/reduce";
+import { hadResistor } from "@/core/job/old-part";
+import { limitOf } from "@/core/knowledge/resolve-limits";
+import { type Ask, whatToAsk } from "@/core/matching/ask";
+import type { Asked } from "@/core/matching/asked.input";
+import { fromMark, type JobFacts } from "@/core/matching/facts";
+import { chosenSchools, type Family, type Schools } from "@/core/matching/family";
+import type { MatchContext } from "@/core/matching/judge";
+import { type Matched, matchParts } from "@/core/matching/match";
+import { type Requirement, requirementOf, valuesOf } from "@/core/matching/needs";
+import type { From, Source } from "@/core/matching/source";
+import { formatValue, parseValue, suggestUnit } from "@/core/matching/typed";
+import { readOf } from "@/core/nameplate/as-typed";
+import { parsePower } from "@/core/nameplate/power";
+import { supplyOf } from "@/core/nameplate/supply";
+import { denoise } from "@/core/quantity/decimal";
+import { fail, type Issue, issue, ok, type Result } from "@/core/result";
+import { FAMILY_IDS, loadFamily } from "@/parts/registry";
+import { priceListOf } from "./price-lists";
+import type { ShopContext } from "./shop-context";
+
+type Shop = Pick<ShopContext, "limits" | "settings" | "knowledge">;
+
+export interface PartMatch {
+  readonly family: Family;
+  readonly context: MatchContext;
+  readonly requirement: Requirement;
+  readonly matched: Matched;
+  readonly asks: readonly Ask[];
+}
+
+const SLIP_MOST = 1;
+
+/** The pole pairs that a plate's speed lies just under: 2880 at 50 Hz is two poles. */
+function polesOf(hertz: number | undefined, speed: number | undefined): number | undefined {
+  if (hertz === undefined || speed === undefined || speed <= 0) return undefined;
+  const poles = 2 * Math.floor((60 * hertz) / speed);
+  return poles >= 2 && SLIP_MOST - speed / ((120 * hertz) / poles) < 0.2 ? poles : undefined;
+}
+
+/** What the job knows that a part's requirement can come from. */
+function factsOf(view: JobView | undefined, { settings, limits, knowledge }: Shop): JobFacts {
+  const { volts, hertz } = settings.value;
+  const supply = supplyOf(view?.plate?.volts ?? "", volts).volts;
+  const floor = (row: string): number => Math.ceil(denoise(supply * limitOf(limits, row).value));
+  const plate = view?.plate;
+  const power = plate?.power ? parsePower(plate.power) : undefined;
+  const read = {
+    volts: plate ? readOf(plate.volts, "voltage") : undefined,
+    hertz: plate ? readOf(plate.hertz, "frequency") : undefined,
+    amps: plate ? readOf(plate.amps, "current") : undefined,
+    // Watts taken in say nothing sure of the shaft.
+    watts: power?.ok && plate?.powerIs !== "input" ? power.value : undefined,
+    poles: plate ? polesOf(readOf(plate.hertz, "frequency"), readOf(plate.speed, "speed")) : undefined,
+  };
+  const protection = view?.machine.protection;
+  const marks = Object.fromEntries((view?.capacitors ?? []).map(({ id, mark }) => [id, mark]));
+  const motor = view?.takenIn?.family;
+  return {
+    marks,
+    hadResistor: view ? hadResistor(view, "start", knowledge.moves) : false,
+    floors: { start: floor("start-volts-floor"), run: floor("run-volts-floor") },
+    plate: Object.fromEntries(Object.entries(read).filter(([, value]) => value !== undefined)),
+    mains: { volts, hertz },
+    hasEarth: protection === "class-1" ? true : protection === "class-2" ? false : undefined,
+    motor: motor === undefined || motor === "not-known" ? undefined : motor,
+  };
+}
+
+/** The least and the most of an attribute that the list has. */
+function soldOf(family: Family, attribute: string): readonly [number, number] | undefined {
+  const values = priceListOf(family)
+    .parts.map(({ attributes }) => attributes[attribute])
+    .filter((value) => typeof value === "number");
+  return values.length === 0 ? undefined : [Math.min(...values), Math.max(...values)];
+}
+
+function typedSources(family: Family, { typed, marking }: Asked): { sources: Source[]; issues: Issue[] } {
+  const sources: Source[] = [];
+  const issues: Issue[] = [];
+  for (const { attribute, of: text } of typed) {
+    const spec = family.attributes[attribute];
+    if (text.trim() === "") continue;
+    const path = `typed.${attribute}`;
+    if (!spec) {
+      const known = Object.keys(family.attributes).join(", ");
+      issues.push(
+        issue(
+          path,
+          "match/no-attribute",
+          `A ${family.title.toLowerCase()} has no "${attribute}": it has ${known}.`,
+          attribute,
+        ),
+      );
+      continue;
+    }
+    const value = parseValue(spec, text);
+    if (!value.ok) {
+      issues.push(...value.issues.map((one) => ({ ...one, path })));
+      continue;
+    }
+    const sold = spec.unit === "m" ? soldOf(family, attribute) : undefined;
+    const meant = sold && typeof value.value === "number" ? suggestUnit(text, value.value, sold) : undefined;
+    if (meant !== undefined && sold)
+      issues.push(
+        issue(
+          path,
+          "length/other-unit",
+          `${spec.label} ${formatValue(spec, value.value)} is far from all that is listed, ${formatValue(spec, sold[0])} to ${formatValue(spec, sold[1])}: ${meant}. Write it with its unit.`,
+          text,
+        ),
+      );
+    else sources.push({ attribute, value: value.value, from: "measured", said: "typed here" });
+  }
+  if (marking.trim() !== "") {
+    const read = family.readMark?.(marking);
+    if (read) sources.push(...fromMark(read, "its mark"));
+    else
+      issues.push(
+        issue(
+          "marking",
+          "match/marking",
+          `"${marking}" says nothing of a ${family.title.toLowerCase()}: leave it out and give the figures.`,
+          marking,
+        ),
+      );
+  }
+  return { sources, issues };
+}
+
+/** The shop's own schools, and what is said otherwise for this part. */
+function schoolsOf({ schools }: Asked, { settings }: Shop): Schools {
+  return {
+    ...settings.value.substitution,
+    ...Object.fromEntries(schools.map(({ attribute, of }) => [attribute, of])),
+  };
+}
+
+/** What is needed, and what of the price list may be fitted in its place. Paths of issues are those of what was asked. */
+export async function matchFor(
+  asked: Asked,
+  view: JobView | undefined,
+  shop: Shop,
+): Promise<Result<PartMatch>> {
+  const family = await loadFamily(asked.family);
+  if (!family)
+    return fail(
+      issue(
+        "family",
+        "match/no-family",
+        `There is no family of parts "${asked.family}". There are: ${FAMILY_IDS.join(", ")}.`,
+        asked.family,
+      ),
+    );
+  const context = { limits: shop.limits, schools: chosenSchools(family, schoolsOf(asked, shop)) };
+  const { sources, issues } = typedSources(family, asked);
+  if (issues.length > 0) return fail(...issues);
+  const settled = Object.fromEntries(
+    asked.settled.map(({ attribute, of }): [string, From] => [attribute, of]),
+  );
+  const known = [...sources, ...(family.fromJob?.(factsOf(view, shop)) ?? [])];
+  const requirement = requirementOf(family, known, settled, context);
+  const need = valuesOf(requirement);
+  const matched = matchParts(family, need, priceListOf(family).near(need), context);
+  return ok({
+    family,
+    context,
+    requirement,
+    matched,
+    asks: whatToAsk(family, need, matched.candidates, context),
+  });
+}

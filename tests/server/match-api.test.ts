@@ -1,0 +1,142 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import type { JobView } from "@/core/job/log/reduce";
+import type { Asked } from "@/core/matching/asked.input";
+import type { MatchAnswer } from "@/core/matching/match-answer.input";
+import { POST as postEntry } from "@/pages/api/jobs/[id]/entries";
+import { POST as takeIn } from "@/pages/api/jobs/index";
+import { POST as match } from "@/pages/api/match";
+import { call, draft, openShop, takeInBody } from "./shop";
+
+let shop: Awaited<ReturnType<typeof openShop>>;
+beforeAll(async () => {
+  shop = await openShop();
+});
+afterAll(() => shop.close());
+
+async function newJob(): Promise<string> {
+  const made = await call<{ jobId: number }>(takeIn, { body: takeInBody() });
+  return String(made.body.jobId);
+}
+const post = (id: string, body: unknown) => call<JobView>(postEntry, { params: { id }, body });
+
+const typed = (values: Readonly<Record<string, string>>): Asked["typed"] =>
+  Object.entries(values).map(([attribute, of]) => ({ attribute, of }));
+const ask = (family: string, change: Partial<Asked> = {}, jobId: number | null = null) =>
+  call<MatchAnswer>(match, {
+    body: { jobId, asked: { family, marking: "", typed: [], settled: [], schools: [], ...change } },
+  });
+
+describe("what fits", () => {
+  it("is told from the stamp, which the caliper contradicts until somebody says which is right", async () => {
+    const worn = { marking: "6202-2RS", typed: typed({ bore: "14.6 mm" }) };
+    const stopped = (await ask("ball-bearing", worn)).body;
+    expect(stopped.conflicts).toMatchObject([{ attribute: "bore", proposed: "measured" }]);
+    expect(stopped.needed.find(({ id }) => id === "bore")?.value).toBeNull();
+    const settled = [{ attribute: "bore", of: "marked" as const }];
+    const { body } = await ask("ball-bearing", { ...worn, settled });
+    expect(body.conflicts).toEqual([]);
+    expect(body.candidates[0]).toMatchObject({ fit: "fit", label: expect.stringContaining("6202 2RS") });
+    expect(body.candidates[0]?.goesWith.map(({ label }) => label)).toContain(
+      "The other bearing of the shaft",
+    );
+  });
+
+  it("finds none for sizes that no standard bearing has, and says by what each near one fails", async () => {
+    const sizes = { bore: "13", outside: "31", width: "9", seals: "sealed", clearance: "CN" };
+    const { body } = await ask("ball-bearing", { typed: typed(sizes) });
+    expect(body.found).toBe(0);
+    expect(body.rejected[0]?.count).toBeGreaterThan(0);
+  });
+
+  it("asks first for what rules out most for a minute", async () => {
+    const { body } = await ask("ball-bearing", { typed: typed({ bore: "15" }) });
+    const worth = body.asks.map(({ removes, minutes }) => removes / minutes);
+    expect(worth).toEqual([...worth].sort((one, other) => other - one));
+    expect(body.candidates.every(({ fit }) => fit === "open")).toBe(true);
+  });
+
+  it("takes what the job knows: the mark, and no fewer volts than its supply asks for", async () => {
+    const id = await newJob();
+    await post(id, draft(2, "nameplate", { plate: "capacitor", id: "run", mark: "8 μF ±5 % 250 VAC" }));
+    const { body } = await ask("run-capacitor", {}, Number(id));
+    expect(body.needed.find((one) => one.id === "capacitance")).toMatchObject({
+      value: "8 μF",
+      from: "marked",
+    });
+    expect(body.needed.find((one) => one.id === "volts")).toMatchObject({
+      value: "345 V",
+      from: "worked-out",
+    });
+    expect(body.candidates[0]?.fit).toBe("fit");
+  });
+
+  it.each<[string, string, Partial<Asked>, string, RegExp]>([
+    [
+      "a size in the wrong unit",
+      "ball-bearing",
+      { typed: typed({ bore: "0.59" }) },
+      "typed.bore",
+      /0\.59 in is 14\.986 mm.*with its unit/,
+    ],
+    ["a rating of nought", "fuse", { typed: typed({ amps: "0" }) }, "typed.amps", /above 0/],
+    [
+      "a word that is none of the list",
+      "fuse",
+      { typed: typed({ speed: "lazy" }) },
+      "typed.speed",
+      /very fast; fast/,
+    ],
+    [
+      "a stamp of nonsense",
+      "ball-bearing",
+      { marking: "xx-77" },
+      "marking",
+      /says nothing of a ball bearing/,
+    ],
+    ["an attribute it has not", "fuse", { typed: typed({ bore: "8" }) }, "typed.bore", /has no "bore"/],
+    ["a family that is none", "sprocket", {}, "family", /There are: fuse,/],
+  ])("%s is refused by name, with what would be taken", async (_, family, change, path, words) => {
+    const { status, problem } = await ask(family, change);
+    expect(status).toBe(422);
+    expect(problem.issues[0]?.path.endsWith(path)).toBe(true);
+    expect(problem.issues[0]?.message).toMatch(words);
+  });
+});
+
+describe("a part that is chosen", () => {
+  it("a part that does not fit cannot be chosen, whatever the screen said; one that fits is kept with the server's own words", async () => {
+    const id = await newJob();
+    const part = (name: string, asked: object | null = null) => ({
+      forPart: "start",
+      partId: `start-capacitor:${name}`,
+      label: "x",
+      fit: "fit",
+      notes: [],
+      priceMinor: 1,
+      days: 1,
+      asked,
+    });
+    const unread = await post(id, draft(2, "part-chosen", part("start-capacitor-145-174-uf-250-v")));
+    expect(unread.problem.issues[0]?.code).toBe("match/open");
+    await post(id, draft(2, "nameplate", { plate: "capacitor", id: "start", mark: "145-174 μF 250 VAC" }));
+    const low = await post(id, draft(3, "part-chosen", part("start-capacitor-145-174-uf-125-v")));
+    expect(low.status).toBe(422);
+    expect(low.problem.issues[0]?.message).toMatch(/does not fit\. .*125 V is under the 250 V needed/);
+    const polarised = await post(id, draft(3, "part-chosen", part("dc-capacitor-150-uf-450-v-polarised")));
+    expect(polarised.problem.issues[0]?.code).toBe("match/does-not-fit");
+    const step = "start-capacitor-161-193-uf-250-v";
+    const stamp = { family: "start-capacitor", typed: [], settled: [], schools: [] };
+    const otherwise = await post(
+      id,
+      draft(3, "part-chosen", part(step, { ...stamp, marking: "161-193 μF 250 VAC" })),
+    );
+    expect(otherwise.problem.issues[0]?.code).toBe("match/conflict");
+    const kept = await post(id, draft(3, "part-chosen", part(step)));
+    expect(kept.body.parts[0]).toMatchObject({
+      label: "Start capacitor 161-193 μF 250 V",
+      fit: "note",
+      days: 2,
+      notes: [expect.stringContaining("switch drops out")],
+    });
+  });
+});
