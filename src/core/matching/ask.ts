@@ -12,9 +12,21 @@ export interface Ask {
   readonly removes: number;
 }
 
+/** As many values as are tried for what an attribute may turn out to be. */
+const MOST_TRUTHS = 40;
+
+/** All of them, or as many spread evenly over the list. */
+function spread<T>(rows: readonly T[]): readonly T[] {
+  if (rows.length <= MOST_TRUTHS) return rows;
+  const step = rows.length / MOST_TRUTHS;
+  return Array.from({ length: MOST_TRUTHS }, (_, index) => rows[Math.floor(index * step)]).filter(
+    (row) => row !== undefined,
+  );
+}
+
 /**
  * What to read or measure next: what rules out most candidates for each minute. What it may turn out to be is taken from the
- * candidates themselves, each as likely as the next; worked out by counting.
+ * candidates themselves, each as likely as the next; worked out by counting, over forty values where there are more.
  */
 export function whatToAsk(
   family: Family,
@@ -36,18 +48,19 @@ export function whatToAsk(
         counts.set(key, row);
       }
       const rows = [...counts.values()];
-      const removed = rows.map(({ value, count }) => {
+      const truths = spread(rows);
+      const removed = truths.map(({ value, count }) => {
         const failing = rows.filter(
           (other) => judgeAttribute(attribute, spec, value, other.value, context).fit === "reject",
         );
         return count * failing.reduce((sum, other) => sum + other.count, 0);
       });
-      const all = candidates.length;
+      const weight = truths.reduce((sum, { count }) => sum + count, 0);
       return {
         attribute,
         how: spec.how,
         minutes: spec.minutes,
-        removes: all === 0 ? 0 : removed.reduce((sum, one) => sum + one, 0) / all,
+        removes: weight === 0 ? 0 : removed.reduce((sum, one) => sum + one, 0) / weight,
       };
     })
     .sort(

@@ -89,7 +89,6 @@ type Of<K extends Rule["kind"]> = Extract<Rule, { kind: K }>;
 
 function byShare(rule: Of<"share">, needed: number, offered: number, context: MatchContext): Judged {
   const share = denoise(Math.abs(offered / needed - 1));
-  if (offered === needed) return fits("same");
   const cap = amountOf(rule.cap, context);
   if (share > cap) return reject("too-far-off", { share });
   if (share <= Math.min(cap, amountOf(rule.note, context))) return noted("off", { share });
@@ -109,26 +108,38 @@ function bySpan(rule: Of<"span">, needed: Span, offered: Span, context: MatchCon
 
 function atMost(rule: Of<"at-most">, needed: number, offered: number): Judged {
   if (offered > needed) return reject("over");
-  if (offered === needed) return fits("same");
   return denoise(needed - offered) <= rule.slack ? noted("lower-but-near") : reject("far-under");
 }
 
+const SAME = fits("same");
+const OTHER = reject("other");
+const SIZE_OFF = reject("size-off");
+/** Beyond this share of the tolerance its rounding cannot matter. */
+const ROUNDING = 1e-6;
+
+/** Whether a difference is within a tolerance; only at its very edge is the rounding of the sizes looked at. */
+function isWithin(difference: number, within: number): boolean {
+  const off = Math.abs(difference);
+  if (off < within * (1 - ROUNDING)) return true;
+  return off <= within * (1 + ROUNDING) && denoise(off) <= within;
+}
+
 function byNumber(rule: Rule, needed: number, offered: number, context: MatchContext): Judged {
+  if (needed === offered) return SAME;
   switch (rule.kind) {
     case "size":
-      return denoise(Math.abs(offered - needed)) <= rule.within ? fits("same") : reject("size-off");
+      return isWithin(offered - needed, rule.within) ? SAME : SIZE_OFF;
     case "share":
       return byShare(rule, needed, offered, context);
     case "at-least":
-      if (offered < needed) return reject("under");
-      return fits(offered === needed ? "same" : "better");
+      return offered < needed ? reject("under") : fits("better");
     case "at-most":
       return atMost(rule, needed, offered);
     case "trim":
       if (denoise(needed - offered) > rule.within) return reject("too-short");
       return denoise(offered - needed) <= rule.within ? fits("same") : noted("trim");
     default:
-      return needed === offered ? fits("same") : reject("other");
+      return OTHER;
   }
 }
 
@@ -151,7 +162,7 @@ function standsIn(
 }
 
 function byWord(rule: Rule, needed: Value, offered: Value, context: MatchContext): Judged {
-  if (isSame(needed, offered)) return fits("same");
+  if (isSame(needed, offered)) return SAME;
   if (rule.kind === "order") {
     const [have, want] = [rule.from.indexOf(String(offered)), rule.from.indexOf(String(needed))];
     return have >= 0 && have < want ? fits("better") : reject("lower-class");
@@ -161,7 +172,7 @@ function byWord(rule: Rule, needed: Value, offered: Value, context: MatchContext
     if (note !== undefined) return noted("instead", { note });
     return reject("other", bySchool ? { bySchool } : {});
   }
-  return reject("other");
+  return OTHER;
 }
 
 function judged(spec: AttributeSpec, needed: Value, offered: Value, context: MatchContext): Judged {

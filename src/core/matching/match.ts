@@ -1,4 +1,4 @@
-import type { Family } from "./family";
+import type { AttributeSpec, Family } from "./family";
 import { type AttributeFit, FITS, type Fit, judgeAttribute, type MatchContext, worstOf } from "./judge";
 import type { Attributes, Part } from "./part";
 
@@ -55,8 +55,26 @@ export interface Matched {
   readonly rejected: Readonly<Record<string, number>>;
 }
 
-const failures = ({ attributes }: Candidate): readonly AttributeFit[] =>
-  attributes.filter(({ fit }) => fit === "reject");
+/** What a part fails by, without a word of why: the first attribute, and whether there are more. */
+function failsBy(
+  {
+    attributes,
+    never,
+  }: { readonly attributes: readonly (readonly [string, AttributeSpec])[] } & Pick<Family, "never">,
+  need: Attributes,
+  part: Part,
+  context: MatchContext,
+): { readonly first: string | undefined; readonly isSeveral: boolean } {
+  let first = never.find(({ when }) => when(need, part.attributes))?.id;
+  for (const [id, spec] of attributes) {
+    const [needed, offered] = [need[id], part.attributes[id]];
+    if (needed === undefined || needed === offered) continue;
+    if (judgeAttribute(id, spec, needed, offered, context).fit !== "reject") continue;
+    if (first !== undefined) return { first, isSeveral: true };
+    first = id;
+  }
+  return { first, isSeveral: false };
+}
 
 /** Parts of a family against what is needed: what may be fitted, what fails by one thing, and how many fail by what. */
 export function matchParts(
@@ -65,16 +83,18 @@ export function matchParts(
   parts: readonly Part[],
   context: MatchContext,
 ): Matched {
-  const all = parts.map((part) => matchPart(family, need, part, context)).sort(before);
-  const rejected = all.filter(({ fit }) => fit === "reject");
   const counted = new Map<string, number>();
-  for (const one of rejected) {
-    const first = failures(one)[0]?.id ?? "";
-    counted.set(first, (counted.get(first) ?? 0) + 1);
+  const [candidates, nearMisses]: [Candidate[], Candidate[]] = [[], []];
+  const specs = Object.entries(family.attributes);
+  for (const part of parts) {
+    const { first, isSeveral } = failsBy({ attributes: specs, never: family.never }, need, part, context);
+    if (first !== undefined) counted.set(first, (counted.get(first) ?? 0) + 1);
+    if (!isSeveral)
+      (first === undefined ? candidates : nearMisses).push(matchPart(family, need, part, context));
   }
   return {
-    candidates: all.filter(({ fit }) => fit !== "reject"),
-    nearMisses: rejected.filter((one) => failures(one).length === 1),
+    candidates: candidates.sort(before),
+    nearMisses: nearMisses.sort(before),
     rejected: Object.fromEntries([...counted].sort(([, one], [, other]) => other - one)),
   };
 }

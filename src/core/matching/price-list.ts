@@ -3,6 +3,8 @@ import { type Attributes, isSpan, type Part, type Value } from "./part";
 
 /** Share by which the first attribute may be off for a part to be looked at: wider than any rule lets pass. */
 const LOOKED_AT = 0.3;
+/** The same for a size, of which only its neighbours are near misses. */
+const NEAR_SIZE = 0.15;
 
 /** Parts of one family, in the order of the attribute by which they are searched first. */
 export interface PriceList {
@@ -39,6 +41,7 @@ function firstFrom(keys: readonly number[], least: number): number {
 function windowOf({ attributes, key }: Family, needed: number): readonly [number, number] {
   const kind = attributes[key]?.rule.kind;
   const [low, high] = [needed * (1 - LOOKED_AT), needed * (1 + LOOKED_AT)];
+  if (kind === "size") return [needed * (1 - NEAR_SIZE), needed * (1 + NEAR_SIZE)];
   // A rating may be as high as it likes, a ceiling as low as it likes.
   if (kind === "at-least") return [low, Number.POSITIVE_INFINITY];
   return kind === "at-most" ? [0, high] : [low, high];

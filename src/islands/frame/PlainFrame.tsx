@@ -5,6 +5,7 @@ const PLACES = [
   { path: "/", label: "Bench" },
   { path: "/jobs", label: "Jobs" },
   { path: "/tools", label: "Tools" },
+  { path: "/parts", label: "Parts" },
   { path: "/set-up", label: "Set-up" },
 ] as const;
 
@@ -26,7 +27,7 @@ export function PlainFrame({ path, children }: PlainFrameProps) {
                 key={place.path}
                 href={place.path}
                 aria-current={place.path === path ? "page" : undefined}
-                className={`flex min-h-11 items-center px-3 ${place.path === path ? "border-teal border-b-4 font-bold" : ""}`}
+                className={`flex min-h-11 items-center whitespace-nowrap px-2 md:px-3 ${place.path === path ? "border-teal border-b-4 font-bold" : ""}`}
               >
                 {place.label}
               </a>

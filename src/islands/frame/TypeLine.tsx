@@ -4,7 +4,6 @@ import { type RefObject, useEffect, useRef, useState } from "react";
 import type { JobHit } from "@/core/job/job-hit";
 import { type CapacitorMark, parseCapacitorMark } from "@/core/markings/capacitor";
 import { type NameplateLine, parseNameplate } from "@/core/nameplate/type-line";
-import { request } from "../state/api";
 import { otherMarking } from "./other-marking";
 import {
   JobAnswers,
@@ -12,36 +11,17 @@ import {
   MarkWays,
   OtherSaid,
   OtherWays,
+  PartAnswers,
+  type PartHit,
   PlateSaid,
   PlateWays,
   Takes,
   ToolAnswers,
 } from "./TypeLineAnswers";
+import { useAsked } from "./use-asked";
 import { useToolList } from "./use-tool-list";
 
-const WAIT_MS = 150;
 const LOOKS_LIKE_CAPACITOR = /\d\s*(?:[uμµnp]\s*f|mfd|mf)\b|\b\d{1,3}[nu]\d|^\d{3}[FGHJKMNSZ]\b/i;
-
-/** Jobs found by the server a moment after the last key. */
-function useJobHits(typed: string): readonly JobHit[] {
-  const [hits, setHits] = useState<readonly JobHit[]>([]);
-  useEffect(() => {
-    let isCurrent = true;
-    const timer = setTimeout(async () => {
-      const words = typed.trim();
-      const answer =
-        words === ""
-          ? undefined
-          : await request<{ jobs: JobHit[] }>("GET", `/api/jobs?find=${encodeURIComponent(words)}`);
-      if (isCurrent) setHits(answer?.ok ? answer.value.jobs : []);
-    }, WAIT_MS);
-    return () => {
-      isCurrent = false;
-      clearTimeout(timer);
-    };
-  }, [typed]);
-  return hits;
-}
 
 function understood(typed: string): CapacitorMark | undefined {
   if (!LOOKS_LIKE_CAPACITOR.test(typed)) return undefined;
@@ -77,7 +57,11 @@ interface AnswersProps {
 
 /** What the line knows of what is typed: in words, and as ways on. */
 function Answers({ typed, jobId, isOpen }: AnswersProps) {
-  const hits = useJobHits(typed);
+  const hits =
+    useAsked<{ readonly jobs: readonly JobHit[] }>(typed, (words) => `/api/jobs?find=${words}`)?.jobs ?? [];
+  const parts =
+    useAsked<{ readonly parts: readonly PartHit[] }>(typed, (words) => `/api/parts?mark=${words}`)?.parts ??
+    [];
   const list = useToolList(isOpen);
   const words = typed.trim().toLowerCase();
   const mark = understood(typed);
@@ -85,7 +69,12 @@ function Answers({ typed, jobId, isOpen }: AnswersProps) {
   const other = mark || plate ? undefined : otherMarking(typed);
   const tools = words === "" ? [] : list.filter(({ title }) => title.toLowerCase().includes(words));
   const hasAnswer =
-    mark !== undefined || plate !== undefined || other !== undefined || hits.length > 0 || tools.length > 0;
+    mark !== undefined ||
+    plate !== undefined ||
+    other !== undefined ||
+    hits.length > 0 ||
+    parts.length > 0 ||
+    tools.length > 0;
   const toolFor = (kind: string): string | undefined =>
     list.find(({ takesMarking }) => takesMarking === kind)?.id;
   const check = toolFor("capacitor");
@@ -103,6 +92,7 @@ function Answers({ typed, jobId, isOpen }: AnswersProps) {
         {mark && check ? <MarkWays typed={typed} toolId={check} jobId={jobId} /> : null}
         {other && sheet ? <OtherWays marking={other} typed={typed} toolId={sheet} jobId={jobId} /> : null}
         {plate ? <PlateWays typed={typed} jobId={jobId} /> : null}
+        <PartAnswers parts={parts} typed={typed} jobId={jobId} />
         <JobAnswers hits={hits} />
         <ToolAnswers tools={tools} />
       </Command.List>

@@ -15,6 +15,7 @@ const UNDERSTOOD: readonly string[] = [
   "a plate, whole or in part, such as 230 V 50 Hz 3.4 A",
   "the colours of a resistor, such as brown green orange gold",
   "two leads and their ohms, such as red-blue 12.4",
+  "what a bearing, a fuse, a brush or an O-ring says, such as 6202-2RS",
   "a tool by its name",
 ];
 
@@ -130,6 +131,34 @@ export function PlateWays({ typed, jobId }: WaysProps) {
       </Way>
     </>
   );
+}
+
+/** A family of parts that the marking is of, and how many of the list it leaves. */
+export interface PartHit {
+  readonly family: string;
+  readonly title: string;
+  readonly said: string;
+  readonly found: number;
+}
+
+/** Parts by their marking: matched in the job, or by themselves. */
+export function PartAnswers({ parts, typed, jobId }: WaysProps & { readonly parts: readonly PartHit[] }) {
+  const at = jobId ? `/jobs/${jobId}/match` : "/parts";
+  return parts.map(({ family, title, said, found }) => (
+    <Way
+      key={family}
+      value={`part-${family}`}
+      path={`${at}?part=${family}&mark=${encodeURIComponent(typed.trim())}`}
+    >
+      <span>
+        <b>{title}</b> {said}
+      </span>
+      <span className="text-soft">
+        {found === 0 ? "none on the list" : `${found} on the list`}
+        {jobId ? `, match it in job ${jobId}` : ""}
+      </span>
+    </Way>
+  ));
 }
 
 export function JobAnswers({ hits }: { readonly hits: readonly JobHit[] }) {

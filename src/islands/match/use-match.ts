@@ -15,7 +15,7 @@ export interface MatchNow {
 const REST = 120;
 
 /** What is needed of a part and what fits, as the server says it; asked anew whenever something is typed. */
-export function useMatch(jobId: number, seq: number, asked: Asked): MatchNow {
+export function useMatch(jobId: number | null, seq: number, asked: Asked): MatchNow {
   const key = JSON.stringify({ jobId, asked, seq });
   const [now, setNow] = useState<MatchNow & { readonly key: string }>({
     key: "",

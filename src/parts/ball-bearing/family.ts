@@ -71,5 +71,6 @@ export const family: Family = {
     },
   ],
   readMark: readBearing,
+  fromJob: () => [{ attribute: "grade", value: "motor", from: "assumed", said: "it is for a motor" }],
   series: bearings,
 };

@@ -1,0 +1,157 @@
+import { type ReactNode, useEffect, useRef } from "react";
+import type { JobView } from "@/core/job/log/reduce";
+import type { Asked } from "@/core/matching/asked.input";
+import type { MatchAnswer } from "@/core/matching/match-answer.input";
+import type { From } from "@/core/matching/source";
+import { Choices } from "../fields/Choices";
+import { Field } from "../fields/Field";
+import { useDraft } from "../state/draft";
+import { Candidates, Rejected } from "./Candidates";
+import { Conflicts } from "./Conflicts";
+import { Looked } from "./Looked";
+import { Needs } from "./Needs";
+import { useMatch } from "./use-match";
+
+type Candidate = MatchAnswer["candidates"][number];
+
+/** What is typed for a family in this job, kept on the device. */
+interface MatchDraft {
+  readonly marking: string;
+  readonly typed: Readonly<Record<string, string>>;
+  readonly settled: Readonly<Record<string, From>>;
+  readonly schools: Readonly<Record<string, string>>;
+  readonly looked: string | undefined;
+}
+
+const EMPTY: MatchDraft = { marking: "", typed: {}, settled: {}, schools: {}, looked: undefined };
+
+const pairsOf = <T,>(table: Readonly<Record<string, T>>) =>
+  Object.entries(table).map(([attribute, of]) => ({ attribute, of }));
+
+function askedOf(family: string, { marking, typed, settled, schools }: MatchDraft): Asked {
+  return { family, marking, typed: pairsOf(typed), settled: pairsOf(settled), schools: pairsOf(schools) };
+}
+
+/** A marking that the type line handed over, for the family that it names. */
+function handedOver(family: string): string | undefined {
+  const query = new URLSearchParams(window.location.search);
+  return query.get("part") === family ? (query.get("mark") ?? undefined) : undefined;
+}
+
+interface SheetProps {
+  /** The job it is for; null on the page of parts. */
+  readonly job: Pick<JobView, "jobId" | "seq"> | null;
+  readonly currency: string;
+  readonly family: string;
+  /** Which part it is about. */
+  readonly picker: ReactNode;
+  /** What can be done with the candidate looked at. */
+  action(one: Candidate, asked: Asked, isUnsettled: boolean): ReactNode;
+}
+
+/** What is needed of a part, typed where the job does not know it, and what fits, with its reasons. */
+export function MatchSheet({ job, currency, family, picker, action }: SheetProps) {
+  const [draft, setDraft] = useDraft<MatchDraft>(`match:${job?.jobId ?? "loose"}:${family}`, EMPTY);
+  const handed = useRef(handedOver(family));
+  useEffect(() => {
+    // Said anew: what was typed for another part gives way.
+    if (handed.current !== undefined) setDraft({ ...EMPTY, marking: handed.current });
+    handed.current = undefined;
+  });
+  const set = (change: Partial<MatchDraft>): void => setDraft({ ...draft, ...change });
+  const asked = askedOf(family, draft);
+  const { answer, issues, isBusy } = useMatch(job?.jobId ?? null, job?.seq ?? 0, asked);
+  const marking = issues.find(({ path }) => path === "marking")?.message;
+  if (!answer)
+    return (
+      <>
+        {picker}
+        {isBusy ? (
+          <p className="text-lg text-soft">Working out what fits …</p>
+        ) : (
+          <p role="alert" className="font-semibold text-lg text-oxide">
+            {issues.map(({ message }) => message).join(" ")}
+            <button type="button" className="btn btn-outline ml-3" onClick={() => setDraft(EMPTY)}>
+              Begin anew
+            </button>
+          </p>
+        )}
+      </>
+    );
+  const one = answer.candidates.find(({ id }) => id === draft.looked) ?? answer.candidates[0];
+  const [next] = answer.asks;
+  return (
+    <>
+      <div className="grid gap-x-4 md:grid-cols-2">
+        {picker}
+        {answer.family.hasMark ? (
+          <Field label="What is printed on the old one" error={marking} className="mb-3">
+            {(ids) => (
+              <input
+                {...ids}
+                className="input num"
+                autoComplete="off"
+                placeholder="as it stands there"
+                value={draft.marking}
+                onChange={(event) => set({ marking: event.target.value })}
+              />
+            )}
+          </Field>
+        ) : null}
+      </div>
+      <Conflicts
+        conflicts={answer.conflicts}
+        onSettle={(attribute, from) => set({ settled: { ...draft.settled, [attribute]: from } })}
+      />
+      <Needs
+        needed={answer.needed}
+        typed={draft.typed}
+        issues={issues}
+        onType={(attribute, text) => set({ typed: { ...draft.typed, [attribute]: text } })}
+      />
+      {next && answer.conflicts.length === 0 ? (
+        <p className="mt-3 text-lg" data-testid="ask-next">
+          Next: <b>{next.label}</b>. {next.how}{" "}
+          {next.removes >= 1 ? (
+            <span className="text-soft">
+              Rules out about {Math.round(next.removes)} of {answer.found}, counted over the list.
+            </span>
+          ) : null}
+        </p>
+      ) : null}
+      {answer.schools.map(({ id, label, chosen, choices }) => (
+        <div key={id} className="mt-3">
+          <Choices
+            legend={label}
+            name={`school-${id}`}
+            choices={choices}
+            value={chosen}
+            onChoose={(value) => set({ schools: { ...draft.schools, [id]: value } })}
+          />
+          <p className="mt-1 text-soft">{choices.find(({ value }) => value === chosen)?.why}</p>
+        </div>
+      ))}
+      <div className="mt-4 grid gap-x-7 gap-y-4 lg:grid-cols-[minmax(0,1fr)_360px]">
+        <div className="order-last lg:order-none" aria-busy={isBusy}>
+          {answer.candidates.length === 0 ? (
+            <p className="text-lg">Nothing on the list fits. What fails is told below, by reason.</p>
+          ) : null}
+          <Candidates
+            candidates={answer.candidates}
+            found={answer.found}
+            needed={answer.needed}
+            currency={currency}
+            chosenId={one?.id}
+            onLook={(looked) => set({ looked })}
+          />
+          <Rejected rejected={answer.rejected} nearMisses={answer.nearMisses} />
+        </div>
+        {one ? (
+          <Looked key={one.id} one={one} currency={currency}>
+            {action(one, asked, answer.conflicts.length > 0)}
+          </Looked>
+        ) : null}
+      </div>
+    </>
+  );
+}
