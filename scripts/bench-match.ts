@@ -104,6 +104,25 @@ for (const [index, one] of cases.entries()) {
   if (index >= WARM) times.push(performance.now() - began);
 }
 told("at the endpoint (aim p50 30 ms, p95 80 ms)", times);
+const keys: number[] = [];
+for (let index = 0; index < 200 + WARM; index += 1) {
+  const mark = pick([
+    "6202-2RS",
+    "608 ZZ C3",
+    "T2A L 250V",
+    "TF 128°C 10A 250V",
+    "20 μF 450 VAC",
+    "6x9x17",
+    "OR 20x2.5",
+  ]);
+  const began = performance.now();
+  const answer = await fetch(
+    `${server.address}/api/parts?mark=${encodeURIComponent(mark.slice(0, 3 + (index % 12)))}`,
+  );
+  await answer.text();
+  if (index >= WARM) keys.push(performance.now() - began);
+}
+told("a key of the type line (aim 50 ms)", keys);
 server.child.kill("SIGTERM");
 await new Promise((done) => server.child.once("exit", done));
 rmSync(folder, { recursive: true, force: true });

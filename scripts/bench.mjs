@@ -24,6 +24,8 @@ const PAGES = [
   ...TOOL_PAGES,
   { path: "/knowledge", budget: 260 },
   { path: "/knowledge/moves/start-capacitance", budget: 260 },
+  { path: "/jobs/103/match", budget: 260 },
+  { path: "/parts", budget: 260 },
   { path: "/set-up", budget: 260 },
 ];
 const seconds = (ms) => `${(ms / 1000).toFixed(1)} s`;
@@ -125,6 +127,7 @@ await starts();
 await weights();
 spawnSync("npx", ["--no-install", "tsx", "scripts/bench-core.ts"], { stdio: "inherit" });
 spawnSync("npx", ["--no-install", "tsx", "scripts/bench-windings.ts"], { stdio: "inherit" });
+spawnSync("npx", ["--no-install", "tsx", "scripts/bench-match.ts"], { stdio: "inherit" });
 console.log("\nlaws, 2,000 runs each:");
 const laws = spawnSync("npx", ["--no-install", "vitest", "run", "--project", "node", "laws"], {
   stdio: "inherit",

@@ -40,6 +40,8 @@ const VIEWS = [
   "/owners/1",
   "/tools",
   ...toolPages(),
+  "/parts",
+  "/orders",
   "/knowledge",
   "/knowledge/moves/start-capacitance",
   "/knowledge/faults/start-capacitor-low",

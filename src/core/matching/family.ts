@@ -51,6 +51,8 @@ export interface AttributeSpec {
   readonly isHard: boolean | "when-known";
   /** Whether its rejection is one of safety: no school and no setting lets it pass. */
   readonly isSafety?: true;
+  /** Whether the old part may have drifted: what it measures is not what it was made for. */
+  readonly wears?: true;
   /** Minutes to read or measure it. */
   readonly minutes: number;
   /** How it is found. */

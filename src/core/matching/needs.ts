@@ -45,27 +45,45 @@ function strictest({ rule }: AttributeSpec, sources: readonly Source[]): Source 
   return sources.reduce((most, one) => (Number(one.value) > Number(most.value) ? one : most));
 }
 
+/** What follows from the machine binds an attribute of safety: a class I machine keeps its earth, whatever the old plug had. */
+function bindingIn(spec: AttributeSpec, sources: readonly Source[]): Source | undefined {
+  if (spec.isSafety !== true || spec.rule.kind === "at-least") return undefined;
+  return sources.find(({ from }) => from === "worked-out");
+}
+
+/** Facts that were not taken give way to the one that was; what follows from the machine never does. */
+function leftAfter(sources: readonly Source[], settled: From | undefined): readonly Source[] {
+  const isTaken = sources.some(({ from }) => from === settled);
+  return isTaken ? sources.filter(({ from }) => from === settled || !FACTS.has(from)) : sources;
+}
+
 function neededOf(
   id: string,
   spec: AttributeSpec,
   sources: readonly Source[],
+  settled: From | undefined,
   context: MatchContext,
 ): { readonly needed: Needed; readonly conflict?: Conflict } {
-  const sorted = [...sources].sort((one, other) => FROMS.indexOf(one.from) - FROMS.indexOf(other.from));
-  const [first] = sorted;
+  const binding = bindingIn(spec, sources);
+  const sorted = [...leftAfter(sources, settled)].sort(
+    (one, other) => FROMS.indexOf(one.from) - FROMS.indexOf(other.from),
+  );
+  const first = binding ?? sorted[0];
   if (!first) return { needed: { id, value: undefined, from: undefined, said: "", sure: 0 } };
-  const facts = sorted.filter(({ from }) => FACTS.has(from));
-  const against = facts.filter((one) => !agree(spec, first, one, context));
   const { value, from, said } = strictest(spec, sorted) ?? first;
   const needed = { id, value, from, said, sure: SURE[from] };
-  if (against.length === 0 || !FACTS.has(first.from)) return { needed };
+  // What binds is taken as it is, once somebody has agreed that the other one was wrong.
+  if (binding && settled === binding.from) return { needed };
+  const against = sorted.filter((one) => FACTS.has(one.from) && !agree(spec, first, one, context));
+  if (against.length === 0 || !(binding || FACTS.has(first.from))) return { needed };
   const conflict = { attribute: id, sources: [first, ...against], proposed: first };
   return { needed: { id, value: undefined, from: undefined, said: "two sources differ", sure: 0 }, conflict };
 }
 
 /**
  * What is needed, from all that is known of it. The surest source of each attribute counts; two that state different facts
- * are a conflict, and the attribute stays open until one of them is taken.
+ * are a conflict, and the attribute stays open until one of them is taken. What follows from the machine and is a matter of
+ * safety is never overruled.
  * @param settled the source that was taken, by attribute: "measured" where the caliper is believed
  * @throws RangeError where a source names an attribute that the family has not, or a value that cannot be one
  */
@@ -83,8 +101,7 @@ export function requirementOf(
   }
   const all = Object.entries(family.attributes).map(([id, spec]) => {
     const own = sources.filter(({ attribute }) => attribute === id);
-    const taken = own.filter(({ from }) => from === settled[id]);
-    return neededOf(id, spec, taken.length > 0 ? taken : own, context);
+    return neededOf(id, spec, own, settled[id], context);
   });
   return {
     family: family.id,

@@ -131,7 +131,15 @@ export function Orders({ job, shop }: OrdersProps) {
   const { ref } = useAnchored("orders");
   return (
     <section ref={ref} aria-label="Orders" className="mt-6 scroll-mt-4">
-      <h2 className="border-ring border-b-2 pb-1 font-semibold text-soft">Parts on order</h2>
+      <h2 className="flex flex-wrap items-center gap-x-4 border-ring border-b-2 font-semibold text-soft">
+        <span className="grow">Parts on order</span>
+        <a
+          className="inline-flex min-h-11 items-center font-normal text-teal underline underline-offset-4"
+          href="/orders"
+        >
+          All that is on order
+        </a>
+      </h2>
       <ul>
         {job.orders.map((order) => (
           <Line key={order.part} order={order} job={job} shop={shop} />

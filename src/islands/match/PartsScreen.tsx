@@ -35,7 +35,15 @@ export function PartsScreen(props: PartsProps) {
   const isAwake = useAwake();
   return (
     <PlainFrame path="/parts">
-      <h1 className="mb-3 font-bold text-[28px] leading-tight">Parts</h1>
+      <div className="mb-3 flex flex-wrap items-center gap-x-6">
+        <h1 className="font-bold text-[28px] leading-tight">Parts</h1>
+        <a
+          className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
+          href="/orders"
+        >
+          On order
+        </a>
+      </div>
       {isAwake ? <Matcher {...props} /> : null}
     </PlainFrame>
   );

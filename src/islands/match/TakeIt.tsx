@@ -1,7 +1,10 @@
+import { useState } from "react";
+import { EMPTY_FOLLOW_UP_FACTS } from "@/core/job/log/empty-facts";
 import type { JobView } from "@/core/job/log/reduce";
 import type { Asked } from "@/core/matching/asked.input";
 import type { MatchAnswer } from "@/core/matching/match-answer.input";
 import { placeOf } from "@/core/matching/places";
+import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
 
@@ -17,6 +20,7 @@ interface TakeProps {
 export function TakeIt({ one, job, asked, isUnsettled }: TakeProps) {
   const { post, problem, isBusy } = usePost(job.jobId);
   const { id, label, fit, priceMinor, days, supplier, goesWith } = one;
+  const [until, setUntil] = useState("");
   const forPart = placeOf(asked.family);
   const isKept = job.parts.some((part) => part.forPart === forPart && part.partId === id);
   const choose = (): Promise<boolean> =>
@@ -34,6 +38,16 @@ export function TakeIt({ one, job, asked, isUnsettled }: TakeProps) {
         asked,
       },
     });
+  const takeUntil = async (): Promise<void> => {
+    if (!(await choose())) return;
+    const payload = {
+      ...EMPTY_FOLLOW_UP_FACTS,
+      about: "temporary-part",
+      what: `Out again: ${label}`,
+      onDay: until,
+    };
+    await post({ kind: "follow-up", stage: "match", payload });
+  };
   const order = async (): Promise<void> => {
     const lines = [
       label,
@@ -62,6 +76,29 @@ export function TakeIt({ one, job, asked, isUnsettled }: TakeProps) {
             </button>
           )}
         </>
+      ) : fit === "temporary" ? (
+        <form
+          className="grid gap-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void takeUntil();
+          }}
+        >
+          <Field label="Out again on">
+            {(ids) => (
+              <input
+                {...ids}
+                type="date"
+                className="input"
+                value={until}
+                onChange={(event) => setUntil(event.target.value)}
+              />
+            )}
+          </Field>
+          <button type="submit" className="btn btn-primary btn-loud" disabled={isBusy || until === ""}>
+            Take it until then
+          </button>
+        </form>
       ) : (
         <button type="button" className="btn btn-primary btn-loud" disabled={isBusy} onClick={choose}>
           Take this one

@@ -17,6 +17,7 @@ const value = (label: string) =>
     },
     isHard: true,
     isSafety: true,
+    wears: true,
     ...MARK,
   }) as const;
 

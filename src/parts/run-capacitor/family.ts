@@ -1,13 +1,18 @@
 import { follows, fromMark } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { SUBSTITUTION } from "@/core/matching/schools";
+import type { Source } from "@/core/matching/source";
 import { choice, rating, size } from "@/core/matching/specs";
-import { readRunCapacitor } from "./mark";
+import { isStartMark, readRunCapacitor } from "./mark";
 import { runCapacitors } from "./series";
 
 const MARK = { how: "Read its mark.", minutes: 1 };
 const FOR_GOOD = { limit: "run-substitute-share" };
 const FOR_A_WHILE = { limit: "run-temporary-share" };
+
+/** A mark that says start, where the circuit says run: one of them is wrong. */
+const otherKind = (mark: string | undefined): readonly Source[] =>
+  isStartMark(mark ?? "") ? [{ attribute: "kind", value: "start", from: "marked", said: "its mark" }] : [];
 
 /** Run capacitors: the same microfarads, never fewer volts or a lower class. Source: iec-60252-1. */
 export const family: Family = {
@@ -30,6 +35,7 @@ export const family: Family = {
       },
       isHard: true,
       isSafety: true,
+      wears: true,
       ...MARK,
     },
     volts: rating("Volts AC", "V", MARK),
@@ -77,6 +83,7 @@ export const family: Family = {
   readMark: readRunCapacitor,
   fromJob: ({ marks, floors }) => [
     follows("kind", "run", "its place in the circuit"),
+    ...otherKind(marks.run),
     ...fromMark(readRunCapacitor(marks.run ?? ""), "its mark"),
     follows("volts", floors.run, "least for this supply"),
   ],

@@ -18,3 +18,9 @@ export function readRunCapacitor(text: string): Attributes | undefined {
     ...(protection ? { protection: `S${protection.slice(-1)}` } : {}),
   };
 }
+
+/** Whether a mark is that of a start capacitor. */
+export function isStartMark(text: string): boolean {
+  const mark = parseCapacitorMark(text);
+  return mark.ok && mark.value.role === "start";
+}

@@ -21,6 +21,7 @@ export const family: Family = {
       rule: { kind: "span", alike: ALIKE, upper: { limit: "start-upper-share" } },
       isHard: true,
       isSafety: true,
+      wears: true,
       ...MARK,
     },
     volts: rating("Volts AC", "V", MARK),

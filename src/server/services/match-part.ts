@@ -110,7 +110,14 @@ function typedSources(family: Family, { typed, marking }: Asked): { sources: Sou
           text,
         ),
       );
-    else sources.push({ attribute, value: value.value, from: "measured", said: "typed here" });
+    else
+      sources.push({
+        attribute,
+        value: value.value,
+        // A weak capacitor measures less than was needed: its mark goes before it.
+        from: spec.wears ? "assumed" : "measured",
+        said: spec.wears ? "typed here; a worn part measures otherwise" : "typed here",
+      });
   }
   if (marking.trim() !== "") {
     const read = family.readMark?.(marking);

@@ -46,13 +46,32 @@ describe("what is needed", () => {
     expect(conflicts).toEqual([]);
   });
 
-  it("stops where the mark says start and the place in the circuit says run", async () => {
+  it("stops where the mark says start and the place in the circuit says run; only the place can be taken", async () => {
     const run = await familyOf("run-capacitor");
     const sources: Source[] = [
       { attribute: "kind", value: "start", from: "marked", said: "its mark" },
-      { attribute: "kind", value: "run", from: "sheet", said: "the drawing" },
+      follows("kind", "run", "its place in the circuit"),
     ];
-    expect(needed(run, sources).conflicts).toHaveLength(1);
+    expect(needed(run, sources).conflicts.map(({ proposed }) => proposed.from)).toEqual(["worked-out"]);
+    expect(needed(run, sources, { kind: "marked" }).conflicts).toHaveLength(1);
+    expect(valuesOf(needed(run, sources, { kind: "worked-out" }))["kind"]).toBe("run");
+  });
+
+  it("keeps the earth of a class I machine, whatever the old plug had and whoever settles it", async () => {
+    const plug = await familyOf("plug");
+    const old: Source = { attribute: "earth", value: "no", from: "measured", said: "typed here" };
+    const earthed = follows("earth", "yes", "it has an earth");
+    for (const settled of [{}, { earth: "measured" }, { earth: "worked-out" }] as const)
+      expect(valuesOf(needed(plug, [old, earthed], settled))["earth"]).not.toBe("no");
+  });
+
+  it("asks for no fewer volts than the supply does, whichever source is taken", async () => {
+    const run = await familyOf("run-capacitor");
+    const typed: Source = { attribute: "volts", value: 100, from: "measured", said: "typed here" };
+    const all = [...stamp(run, "8 μF ±5 % 450 VAC"), typed, follows("volts", 345, "least for this supply")];
+    expect(needed(run, all).conflicts).toHaveLength(1);
+    expect(valuesOf(needed(run, all, { volts: "measured" }))["volts"]).toBe(345);
+    expect(valuesOf(needed(run, all, { volts: "marked" }))["volts"]).toBe(450);
   });
 
   it("asks for no fewer volts than the supply does, whatever the old one was", async () => {
