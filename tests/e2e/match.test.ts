@@ -23,10 +23,10 @@ test("by keyboard alone: a worn stamp against the caliper, settled, the bearing 
   await expect(unsettled).toHaveCount(0);
   const looked = page.getByRole("complementary", { name: "The one looked at" });
   await expect(looked).toContainText("Fits");
-  await expect(looked).toContainText("The other bearing of the shaft");
+  await expect(looked).toContainText("fitted together");
   await press(page, "Take this one");
   await expect(looked).toContainText("Chosen for this job.");
-  await press(page, /^Put it on the one order/);
+  await press(page, /^It is ordered, with its small parts/);
   await expect(page.getByRole("region", { name: "Orders" })).toContainText("Wave washer");
   await page.goto(`${shop.address}/orders`);
   await expect(page.getByRole("region", { name: "Tern Quay counter" })).toContainText(

@@ -90,6 +90,8 @@ export interface Family {
   /** Notes of `instead` rules, and of the family's own. */
   readonly notes: Readonly<Record<string, string>>;
   readonly goesWith: readonly GoesWith[];
+  /** How many are fitted together as a rule; one where it is left out. */
+  readonly fitted?: number;
   /** The attribute by which a price list of it is searched first, exact or within its rule. */
   readonly key: string;
   /** What is printed on such a part, read; undefined where it says nothing of one. */

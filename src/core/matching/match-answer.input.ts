@@ -28,6 +28,8 @@ export const matchAnswerSchema = strictObject({
       choices: many(strictObject({ value: said(), label: said(), why: said() })),
     }),
   ),
+  /** How many are fitted together as a rule. */
+  fitted: yup.number().integer().required(),
   needed: many(
     strictObject({
       id: said(),

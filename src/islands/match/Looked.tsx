@@ -7,6 +7,8 @@ import { FIT_WORDS, FitMark } from "./FitMark";
 interface LookedProps {
   readonly one: MatchAnswer["candidates"][number];
   readonly currency: string;
+  /** How many are fitted together. */
+  readonly fitted: number;
   /** What can be done with it. */
   readonly children: ReactNode;
 }
@@ -31,7 +33,7 @@ function GoesWith({ one, currency }: Pick<LookedProps, "one" | "currency">) {
 }
 
 /** The candidate looked at: its reasons, its price, what can be done with it, and its small parts. */
-export function Looked({ one, currency, children }: LookedProps) {
+export function Looked({ one, currency, fitted, children }: LookedProps) {
   const { label, fit, marks, priceMinor, days, supplier } = one;
   return (
     <aside className="move content-start px-5 py-4" aria-label="The one looked at">
@@ -50,8 +52,10 @@ export function Looked({ one, currency, children }: LookedProps) {
         ))}
       </ul>
       <p className="my-3 text-lg">
+        {fitted > 1 ? `${fitted} × ` : ""}
         <b className="num">{formatMoney(priceMinor, currency)}</b>{" "}
         <span className="text-soft">
+          {fitted > 1 ? "fitted together, " : ""}
           {days === 0 ? "on the shelf" : `in ${daysWords(days)}`}, {supplier}
         </span>
       </p>

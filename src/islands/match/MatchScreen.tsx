@@ -47,9 +47,7 @@ function Matcher({ job, shop, families, partOf }: MatchProps) {
       currency={shop.settings.currency}
       family={family}
       picker={picker}
-      action={(one, asked, isUnsettled) => (
-        <TakeIt one={one} job={job} asked={asked} isUnsettled={isUnsettled} />
-      )}
+      action={(one, about) => <TakeIt one={one} job={job} {...about} />}
     />
   );
 }

@@ -38,6 +38,15 @@ function handedOver(family: string): string | undefined {
   return query.get("part") === family ? (query.get("mark") ?? undefined) : undefined;
 }
 
+/** What stands around the candidate looked at. */
+export interface About {
+  readonly asked: Asked;
+  /** Whether two sources still contradict each other. */
+  readonly isUnsettled: boolean;
+  /** How many are fitted together. */
+  readonly fitted: number;
+}
+
 interface SheetProps {
   /** The job it is for; null on the page of parts. */
   readonly job: Pick<JobView, "jobId" | "seq"> | null;
@@ -46,7 +55,7 @@ interface SheetProps {
   /** Which part it is about. */
   readonly picker: ReactNode;
   /** What can be done with the candidate looked at. */
-  action(one: Candidate, asked: Asked, isUnsettled: boolean): ReactNode;
+  action(one: Candidate, about: About): ReactNode;
 }
 
 /** What is needed of a part, typed where the job does not know it, and what fits, with its reasons. */
@@ -147,8 +156,8 @@ export function MatchSheet({ job, currency, family, picker, action }: SheetProps
           <Rejected rejected={answer.rejected} nearMisses={answer.nearMisses} />
         </div>
         {one ? (
-          <Looked key={one.id} one={one} currency={currency}>
-            {action(one, asked, answer.conflicts.length > 0)}
+          <Looked key={one.id} one={one} currency={currency} fitted={answer.fitted}>
+            {action(one, { asked, isUnsettled: answer.conflicts.length > 0, fitted: answer.fitted })}
           </Looked>
         ) : null}
       </div>

@@ -1,26 +1,26 @@
 import { useState } from "react";
 import { EMPTY_FOLLOW_UP_FACTS } from "@/core/job/log/empty-facts";
 import type { JobView } from "@/core/job/log/reduce";
-import type { Asked } from "@/core/matching/asked.input";
 import type { MatchAnswer } from "@/core/matching/match-answer.input";
 import { placeOf } from "@/core/matching/places";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
+import type { About } from "./MatchSheet";
 
-interface TakeProps {
+interface TakeProps extends About {
   readonly one: MatchAnswer["candidates"][number];
   readonly job: JobView;
-  readonly asked: Asked;
-  /** Whether two sources still contradict each other. */
-  readonly isUnsettled: boolean;
 }
 
+const counted = (count: number, label: string): string => (count > 1 ? `${count} × ${label}` : label);
+
 /** The one tap that takes the part looked at for the job, and the one that orders it with its small parts. */
-export function TakeIt({ one, job, asked, isUnsettled }: TakeProps) {
+export function TakeIt({ one, job, asked, isUnsettled, fitted }: TakeProps) {
   const { post, problem, isBusy } = usePost(job.jobId);
   const { id, label, fit, priceMinor, days, supplier, goesWith } = one;
   const [until, setUntil] = useState("");
+  const own = counted(fitted, label);
   const forPart = placeOf(asked.family);
   const isKept = job.parts.some((part) => part.forPart === forPart && part.partId === id);
   const choose = (): Promise<boolean> =>
@@ -49,16 +49,13 @@ export function TakeIt({ one, job, asked, isUnsettled }: TakeProps) {
     await post({ kind: "follow-up", stage: "match", payload });
   };
   const order = async (): Promise<void> => {
-    const lines = [
-      label,
-      ...goesWith.map((small) => (small.count > 1 ? `${small.count} × ${small.label}` : small.label)),
-    ];
+    const lines = [own, ...goesWith.map((small) => counted(small.count, small.label))];
     for (const part of lines) {
       const payload = { part, state: "ordered", from: supplier, expectedOn: null };
       if (!(await post({ kind: "order-linked", stage: "match", payload }))) return;
     }
   };
-  const isOrdered = job.orders.some(({ part, state }) => part === label && state !== "cancelled");
+  const isOrdered = job.orders.some(({ part, state }) => part === own && state !== "cancelled");
   return (
     <>
       {isUnsettled ? (
@@ -72,7 +69,7 @@ export function TakeIt({ one, job, asked, isUnsettled }: TakeProps) {
           </p>
           {isOrdered ? null : (
             <button type="button" className="btn btn-outline mt-2" disabled={isBusy} onClick={order}>
-              Put it on the one order{goesWith.length > 0 ? ", with its small parts" : ""}
+              It is ordered{goesWith.length > 0 ? ", with its small parts" : ""}
             </button>
           )}
         </>

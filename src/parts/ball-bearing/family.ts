@@ -11,6 +11,7 @@ export const family: Family = {
   id: "ball-bearing",
   title: "Ball bearing",
   key: "bore",
+  fitted: 2,
   attributes: {
     bore: size("Bore", 0.05, { how: `${CALIPER} A ring that spun on the shaft reads large.`, minutes: 2 }),
     outside: size("Outside", 0.05, { how: `${CALIPER} One that spun in its seat reads small.`, minutes: 1 }),
@@ -57,12 +58,6 @@ export const family: Family = {
     "normal-for-c3": "Normal for C3: may run tight when the motor is hot.",
   },
   goesWith: [
-    {
-      label: "The other bearing of the shaft",
-      why: "Same age, and the motor is open.",
-      count: 1,
-      priceMinor: 350,
-    },
     {
       label: "Wave washer",
       why: "It holds the outer ring; a flat one lets it creep.",

@@ -36,10 +36,11 @@ export const family: Family = {
   notes: { "spring-off": "Take its own spring off: the holder has one." },
   goesWith: [
     {
-      label: "The other brush of the pair",
-      why: "Two of one age wear the commutator evenly.",
+      label: "Springs for the pair",
+      why: "Heat took the old ones' force: a brush that is pressed too little sparks.",
       count: 1,
-      priceMinor: 120,
+      priceMinor: 160,
+      when: (need) => need["spring"] === "holder",
     },
   ],
   readMark: readBrush,

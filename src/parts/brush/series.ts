@@ -13,7 +13,7 @@ export function* brushes(): Generator<Listed> {
           if (width < thickness || length < thickness) continue;
           const spring = contact === "cap" ? "own" : "holder";
           yield {
-            label: `Brush ${thickness} × ${width} × ${length} mm, ${contact}`,
+            label: `Brush pair ${thickness} × ${width} × ${length} mm, ${contact}`,
             attributes: {
               thickness: mm(thickness),
               width: mm(width),
@@ -22,7 +22,7 @@ export function* brushes(): Generator<Listed> {
               spring,
               grade: "electro",
             },
-            priceMinor: Math.round(90 + thickness * width * 1.1 + length),
+            priceMinor: 2 * Math.round(90 + thickness * width * 1.1 + length),
             days: 2,
           };
         }

@@ -10,6 +10,7 @@ export const family: Family = {
   id: "bush",
   title: "Bush",
   key: "bore",
+  fitted: 2,
   attributes: {
     bore: size("Bore", 0.02, {
       how: "Caliper on the shaft where it did not run, not in the worn bush.",
@@ -28,14 +29,6 @@ export const family: Family = {
   never: [],
   schools: {},
   notes: { "oiled-for-solid": "Sintered for solid: its oil is its own, an oil hole goes unused." },
-  goesWith: [
-    { label: "Felt for oil", why: "The old one is hard.", count: 1, priceMinor: 40 },
-    {
-      label: "The bush at the other end",
-      why: "Same age, and the motor is open.",
-      count: 1,
-      priceMinor: 220,
-    },
-  ],
+  goesWith: [{ label: "Felt for oil", why: "The old one is hard.", count: 1, priceMinor: 40 }],
   series: bushes,
 };

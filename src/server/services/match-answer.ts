@@ -51,6 +51,7 @@ export function matchAnswer({ family, context, requirement, matched, asks }: Par
   const rejected = Object.entries(matched.rejected).map(([id, count]) => ({ label: labelOf(id), count }));
   return {
     family: { id: family.id, title: family.title, hasMark: family.readMark !== undefined },
+    fitted: family.fitted ?? 1,
     schools: Object.entries(family.schools).map(([id, { label, choices }]) => ({
       id,
       label,

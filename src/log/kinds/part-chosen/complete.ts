@@ -53,6 +53,8 @@ export const complete: Completion<"part-chosen"> = async (draft, { view, shopCon
       ),
     );
   }
-  const { label, priceMinor, days } = part;
+  const { label, days } = part;
+  // The repair that renews it renews as many as are fitted together.
+  const priceMinor = part.priceMinor * (family.fitted ?? 1);
   return ok({ payload: { forPart, partId, label, fit, notes, priceMinor, days, asked } });
 };
