@@ -181,6 +181,8 @@ test("apart with pictures, the page lost, together in reverse, not yet proven co
   await tap(next, "Something was done already");
   await next.getByLabel("What was done").selectOption({ label: "Fit a start capacitor" });
   await tap(next, "Done: same rating and kind");
+  // The page closes up once it is kept: nobody taps before.
+  await expect(next.getByTestId("ledger")).toContainText("Start capacitor fitted");
   await putBackButWasher(next);
   await refusedWithWasher(next, shop.address, job);
   await next.goto(`${shop.address}/jobs/${job}/put-back`);

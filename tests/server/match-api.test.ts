@@ -46,6 +46,14 @@ describe("what fits", () => {
     expect(body.rejected[0]?.count).toBeGreaterThan(0);
   });
 
+  it("offers two side by side where no single one has the value", async () => {
+    const { body } = await ask("run-capacitor", {
+      typed: typed({ kind: "run", capacitance: "13 μF", volts: "400 V" }),
+    });
+    expect(body.candidates[0]?.fit).toBe("note");
+    expect(body.pairs[0]).toMatchObject({ fit: "fit", total: "13 μF" });
+  });
+
   it("asks first for what rules out most for a minute", async () => {
     const { body } = await ask("ball-bearing", { typed: typed({ bore: "15" }) });
     const worth = body.asks.map(({ removes, minutes }) => removes / minutes);
@@ -90,6 +98,13 @@ describe("what fits", () => {
       { marking: "xx-77" },
       "marking",
       /says nothing of a ball bearing/,
+    ],
+    [
+      "a name that every table has",
+      "brush",
+      { typed: typed({ constructor: "6" }) },
+      "typed.constructor",
+      /has no "constructor"/,
     ],
     ["an attribute it has not", "fuse", { typed: typed({ bore: "8" }) }, "typed.bore", /has no "bore"/],
     ["a family that is none", "sprocket", {}, "family", /There are: fuse,/],

@@ -90,6 +90,8 @@ export interface Family {
   /** Notes of `instead` rules, and of the family's own. */
   readonly notes: Readonly<Record<string, string>>;
   readonly goesWith: readonly GoesWith[];
+  /** The attribute that adds up where two lie side by side, such as capacitance. */
+  readonly adds?: string;
   /** How many are fitted together as a rule; one where it is left out. */
   readonly fitted?: number;
   /** The attribute by which a price list of it is searched first, exact or within its rule. */
@@ -116,7 +118,7 @@ export function chosenSchools({ schools }: Pick<Family, "schools">, set: Schools
 
 /** Whether a value can be one of the attribute's at all. */
 export function isOfKind({ rule, choices }: AttributeSpec, value: Value): boolean {
-  if (choices) return typeof value === "string" && value in choices;
+  if (choices) return typeof value === "string" && Object.hasOwn(choices, value);
   if (rule.kind === "span") return typeof value === "object";
   if (rule.kind === "same") return typeof value !== "object";
   return typeof value === "number" && Number.isFinite(value);

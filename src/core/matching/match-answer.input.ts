@@ -81,6 +81,16 @@ export const matchAnswerSchema = strictObject({
     }),
   ),
   found: yup.number().integer().required(),
+  /** Two side by side, where that beats the best single one. */
+  pairs: many(
+    strictObject({
+      labels: yup.array(said()).required(),
+      total: said(),
+      fit: howWell(),
+      priceMinor: yup.number().integer().required(),
+      days: yup.number().required(),
+    }),
+  ),
   nearMisses: many(strictObject({ id: said(), label: said(), said: said() })),
   rejected: many(strictObject({ label: said(), count: yup.number().integer().required() })),
 });

@@ -7,9 +7,11 @@ import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { useDraft } from "../state/draft";
 import { Candidates, Rejected } from "./Candidates";
+import { Compare } from "./Compare";
 import { Conflicts } from "./Conflicts";
 import { Looked } from "./Looked";
 import { Needs } from "./Needs";
+import { Pairs } from "./Pairs";
 import { useMatch } from "./use-match";
 
 type Candidate = MatchAnswer["candidates"][number];
@@ -21,9 +23,14 @@ interface MatchDraft {
   readonly settled: Readonly<Record<string, From>>;
   readonly schools: Readonly<Record<string, string>>;
   readonly looked: string | undefined;
+  /** Candidates that stand beside each other. */
+  readonly beside: readonly string[];
 }
 
-const EMPTY: MatchDraft = { marking: "", typed: {}, settled: {}, schools: {}, looked: undefined };
+const EMPTY: MatchDraft = { marking: "", typed: {}, settled: {}, schools: {}, looked: undefined, beside: [] };
+
+/** As many as fit beside each other. */
+const MOST_BESIDE = 4;
 
 const pairsOf = <T,>(table: Readonly<Record<string, T>>) =>
   Object.entries(table).map(([attribute, of]) => ({ attribute, of }));
@@ -140,6 +147,12 @@ export function MatchSheet({ job, currency, family, picker, action }: SheetProps
           <p className="mt-1 text-soft">{choices.find(({ value }) => value === chosen)?.why}</p>
         </div>
       ))}
+      <Compare
+        candidates={answer.candidates.filter(({ id }) => draft.beside.includes(id))}
+        needed={answer.needed}
+        currency={currency}
+        onDrop={(partId) => set({ beside: draft.beside.filter((id) => id !== partId) })}
+      />
       <div className="mt-4 grid gap-x-7 gap-y-4 lg:grid-cols-[minmax(0,1fr)_360px]">
         <div className="order-last lg:order-none" aria-busy={isBusy}>
           {answer.candidates.length === 0 ? (
@@ -153,10 +166,20 @@ export function MatchSheet({ job, currency, family, picker, action }: SheetProps
             chosenId={one?.id}
             onLook={(looked) => set({ looked })}
           />
+          <Pairs pairs={answer.pairs} currency={currency} />
           <Rejected rejected={answer.rejected} nearMisses={answer.nearMisses} />
         </div>
         {one ? (
           <Looked key={one.id} one={one} currency={currency} fitted={answer.fitted}>
+            {draft.beside.includes(one.id) || draft.beside.length >= MOST_BESIDE ? null : (
+              <button
+                type="button"
+                className="min-h-11 text-teal underline underline-offset-4"
+                onClick={() => set({ beside: [...draft.beside, one.id] })}
+              >
+                {draft.beside.length === 0 ? "put it beside others" : "put it beside them"}
+              </button>
+            )}
             {action(one, { asked, isUnsettled: answer.conflicts.length > 0, fitted: answer.fitted })}
           </Looked>
         ) : null}

@@ -19,6 +19,7 @@ export const family: Family = {
   id: "run-capacitor",
   title: "Run capacitor",
   key: "capacitance",
+  adds: "capacitance",
   attributes: {
     kind: choice("Kind", { run: "run, film", start: "start" }, MARK, { isSafety: true }),
     capacitance: {

@@ -37,14 +37,42 @@ function candidateWords(
   };
 }
 
+type Said = (id: string, value: Candidate["part"]["attributes"][string]) => string | null;
+
+function neededWords(
+  family: Family,
+  requirement: PartMatch["requirement"],
+  said: Said,
+): MatchAnswer["needed"] {
+  return requirement.needed.flatMap((one) => {
+    const spec = family.attributes[one.id];
+    if (!spec) return [];
+    const { label, how, minutes, isHard } = spec;
+    return [
+      {
+        id: one.id,
+        label,
+        value: said(one.id, one.value),
+        from: one.from ?? null,
+        said: one.said,
+        sure: one.sure,
+        isHard: isHard === true,
+        choices: choicesOf(spec),
+        how,
+        minutes,
+      },
+    ];
+  });
+}
+
 /** A match in the words of a screen. */
-export function matchAnswer({ family, context, requirement, matched, asks }: PartMatch): MatchAnswer {
+export function matchAnswer({ family, context, requirement, matched, asks, pairs }: PartMatch): MatchAnswer {
   const need = valuesOf(requirement);
   const labelOf = (id: string): string =>
     family.attributes[id]?.label ??
     family.never.find((one) => one.id === id)?.said.replace(/[:.].*$/, "") ??
     id;
-  const said = (id: string, value: Candidate["part"]["attributes"][string]): string | null => {
+  const said: Said = (id, value) => {
     const spec = family.attributes[id];
     return spec && value !== undefined ? formatValue(spec, value) : null;
   };
@@ -58,25 +86,7 @@ export function matchAnswer({ family, context, requirement, matched, asks }: Par
       chosen: context.schools[id] ?? "",
       choices: choices.map((one) => ({ ...one })),
     })),
-    needed: requirement.needed.flatMap((one) => {
-      const spec = family.attributes[one.id];
-      if (!spec) return [];
-      const { label, how, minutes, isHard } = spec;
-      return [
-        {
-          id: one.id,
-          label,
-          value: said(one.id, one.value),
-          from: one.from ?? null,
-          said: one.said,
-          sure: one.sure,
-          isHard: isHard === true,
-          choices: choicesOf(spec),
-          how,
-          minutes,
-        },
-      ];
-    }),
+    needed: neededWords(family, requirement, said),
     conflicts: requirement.conflicts.map(({ attribute, sources, proposed }) => ({
       attribute,
       label: labelOf(attribute),
@@ -96,6 +106,13 @@ export function matchAnswer({ family, context, requirement, matched, asks }: Par
     })),
     candidates: matched.candidates.slice(0, MOST_CANDIDATES).map((one) => candidateWords(family, need, one)),
     found: matched.candidates.length,
+    pairs: pairs.map(({ parts: [one, other], total, fit, priceMinor, days }) => ({
+      labels: [one.label, other.label],
+      total: said(family.adds ?? "", total) ?? "",
+      fit,
+      priceMinor,
+      days,
+    })),
     nearMisses: matched.nearMisses.slice(0, MOST_NEAR).map(({ part, attributes }) => ({
       id: part.id,
       label: part.label,

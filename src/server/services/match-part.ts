@@ -3,9 +3,10 @@ import { hadResistor } from "@/core/job/old-part";
 import { limitOf } from "@/core/knowledge/resolve-limits";
 import { type Ask, whatToAsk } from "@/core/matching/ask";
 import type { Asked } from "@/core/matching/asked.input";
+import { type Pair, pairsFor } from "@/core/matching/combine";
 import { fromMark, type JobFacts } from "@/core/matching/facts";
 import { chosenSchools, type Family, type Schools } from "@/core/matching/family";
-import type { MatchContext } from "@/core/matching/judge";
+import { FITS, type MatchContext } from "@/core/matching/judge";
 import { type Matched, matchParts } from "@/core/matching/match";
 import { type Requirement, requirementOf, valuesOf } from "@/core/matching/needs";
 import type { From, Source } from "@/core/matching/source";
@@ -27,6 +28,8 @@ export interface PartMatch {
   readonly requirement: Requirement;
   readonly matched: Matched;
   readonly asks: readonly Ask[];
+  /** Two side by side, where they fit better or are here sooner than any one. */
+  readonly pairs: readonly Pair[];
 }
 
 const SLIP_MOST = 1;
@@ -79,7 +82,7 @@ function typedSources(family: Family, { typed, marking }: Asked): { sources: Sou
   const sources: Source[] = [];
   const issues: Issue[] = [];
   for (const { attribute, of: text } of typed) {
-    const spec = family.attributes[attribute];
+    const spec = Object.hasOwn(family.attributes, attribute) ? family.attributes[attribute] : undefined;
     if (text.trim() === "") continue;
     const path = `typed.${attribute}`;
     if (!spec) {
@@ -143,6 +146,15 @@ function schoolsOf({ schools }: Asked, { settings }: Shop): Schools {
   };
 }
 
+/** Pairs that beat the best single one: they fit better, or as well and are here sooner. */
+function betterPairs({ candidates }: Matched, pairs: readonly Pair[]): readonly Pair[] {
+  const [best] = candidates;
+  const rank = (fit: Pair["fit"]): number => FITS.indexOf(fit);
+  return pairs.filter(
+    ({ fit, days }) => !best || rank(fit) < rank(best.fit) || (fit === best.fit && days < best.part.days),
+  );
+}
+
 /** What is needed, and what of the price list may be fitted in its place. Paths of issues are those of what was asked. */
 export async function matchFor(
   asked: Asked,
@@ -174,6 +186,7 @@ export async function matchFor(
     context,
     requirement,
     matched,
+    pairs: betterPairs(matched, pairsFor(family, need, priceListOf(family).parts, context)),
     asks: whatToAsk(family, need, matched.candidates, context),
   });
 }
