@@ -1,7 +1,7 @@
 import { denoise } from "../quantity/decimal";
 import type { Family } from "./family";
 import { FITS, type Fit, judgeAttribute, type MatchContext, worstOf } from "./judge";
-import { matchPart } from "./match";
+import { failsBy, matchPart } from "./match";
 import type { Attributes, Part } from "./part";
 
 /** Two parts side by side in the place of one. */
@@ -26,10 +26,12 @@ function bestByValue(
   context: MatchContext,
 ): { readonly part: Part; readonly value: number; readonly fit: Fit }[] {
   const best = new Map<number, { readonly part: Part; readonly value: number; readonly fit: Fit }>();
+  const quick = { attributes: Object.entries(family.attributes), never: family.never };
   for (const part of parts) {
     const value = part.attributes[adds];
     if (typeof value !== "number") continue;
     // Its value is weighed in the pair: here it is its own.
+    if (failsBy(quick, { ...need, [adds]: value }, part, context).first !== undefined) continue;
     const { fit } = matchPart(family, { ...need, [adds]: value }, part, context);
     if (fit === "reject" || fit === "open") continue;
     const before = best.get(value);

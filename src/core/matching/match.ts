@@ -56,7 +56,7 @@ export interface Matched {
 }
 
 /** What a part fails by, without a word of why: the first attribute, and whether there are more. */
-function failsBy(
+export function failsBy(
   {
     attributes,
     never,

@@ -73,6 +73,7 @@ export function letterRuns(text: string): readonly Run[] {
       ...(index === 0 ? [] : [space]),
       { text: word, font },
     ]);
-    return piece.endsWith(" ") ? [...turned, space] : turned;
+    const after = piece.length - piece.trimEnd().length;
+    return [...turned, ...Array.from({ length: after }, () => space)];
   });
 }

@@ -147,10 +147,12 @@ function schoolsOf({ schools }: Asked, { settings }: Shop): Schools {
 }
 
 /** Pairs that beat the best single one: they fit better, or as well and are here sooner. */
-function betterPairs({ candidates }: Matched, pairs: readonly Pair[]): readonly Pair[] {
+function betterPairs({ candidates }: Matched, pairsOf: () => readonly Pair[]): readonly Pair[] {
   const [best] = candidates;
+  // Nothing beats one that fits and is here.
+  if (best?.fit === "fit" && best.part.days <= 1) return [];
   const rank = (fit: Pair["fit"]): number => FITS.indexOf(fit);
-  return pairs.filter(
+  return pairsOf().filter(
     ({ fit, days }) => !best || rank(fit) < rank(best.fit) || (fit === best.fit && days < best.part.days),
   );
 }
@@ -186,7 +188,7 @@ export async function matchFor(
     context,
     requirement,
     matched,
-    pairs: betterPairs(matched, pairsFor(family, need, priceListOf(family).parts, context)),
+    pairs: betterPairs(matched, () => pairsFor(family, need, priceListOf(family).parts, context)),
     asks: whatToAsk(family, need, matched.candidates, context),
   });
 }
