@@ -46,6 +46,26 @@ describe("what fits", () => {
     expect(body.rejected[0]?.count).toBeGreaterThan(0);
   });
 
+  it("takes poles and shaft watts from the plate, and no peak for what the shaft gives", async () => {
+    const id = await newJob();
+    const plate = {
+      plate: "motor",
+      volts: "230",
+      hertz: "50",
+      amps: "",
+      speed: "1425",
+      duty: "",
+      enclosure: "",
+    };
+    const more = { typeCode: "", text: "", power: "370 W" };
+    const value = async (attribute: string) =>
+      (await ask("motor", {}, Number(id))).body.needed.find((one) => one.id === attribute)?.value;
+    await post(id, draft(2, "nameplate", { ...plate, ...more, powerIs: "peak" }));
+    expect([await value("poles"), await value("watts")]).toEqual(["4", null]);
+    await post(id, draft(3, "nameplate", { ...plate, ...more, powerIs: "output" }));
+    expect(await value("watts")).toBe("370 W");
+  });
+
   it("offers two side by side where no single one has the value", async () => {
     const { body } = await ask("run-capacitor", {
       typed: typed({ kind: "run", capacitance: "13 μF", volts: "400 V" }),

@@ -71,7 +71,12 @@ function neededOf(
   const first = binding ?? sorted[0];
   if (!first) return { needed: { id, value: undefined, from: undefined, said: "", sure: 0 } };
   const { value, from, said } = strictest(spec, sorted) ?? first;
-  const needed = { id, value, from, said, sure: SURE[from] };
+  const isPassedOver =
+    spec.wears === true &&
+    from !== "assumed" &&
+    sorted.some((one) => one.from === "assumed" && !agree(spec, first, one, context));
+  const told = isPassedOver ? `${said}; what was typed is not taken, a worn part measures otherwise` : said;
+  const needed = { id, value, from, said: told, sure: SURE[from] };
   // What binds is taken as it is, once somebody has agreed that the other one was wrong.
   if (binding && settled === binding.from) return { needed };
   const against = sorted.filter((one) => FACTS.has(one.from) && !agree(spec, first, one, context));

@@ -28,7 +28,7 @@ export function OrderListScreen({ shopName, lines }: OrderListProps) {
       </div>
       {lines.length === 0 ? (
         <p className="mt-3 text-lg text-soft">
-          Nothing is on order. A part chosen in a job’s Match is put here with its small parts.
+          Nothing is on order. What is ordered in a job’s Match stands here, with its small parts.
         </p>
       ) : null}
       {suppliers.map((supplier) => (

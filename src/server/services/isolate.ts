@@ -1,17 +1,12 @@
-import { existsSync } from "node:fs";
-import { resolve } from "node:path";
 import { Worker } from "node:worker_threads";
 import { createIsolator, type Isolation } from "@/core/isolation/isolate";
 import type { IsolateRequest } from "@/core/isolation/isolate.input";
 import type { Knowledge } from "@/core/knowledge/types";
 import type { Result } from "@/core/result";
+import { builtWorker } from "./built-worker";
 import type { ShopContext } from "./shop-context";
 
-/** Left by the build beside the server (astro.config.ts). */
-const WORKER_PATH = resolve("dist/server/isolation.worker.mjs");
-
-/** Only the built server uses the built thread: a test must never talk to one that an older build left behind. */
-const IS_BUILT = import.meta.env?.PROD === true && existsSync(WORKER_PATH);
+const WORKER_PATH = builtWorker("isolation");
 
 interface Waiting {
   resolve(result: Result<Isolation>): void;
@@ -28,10 +23,10 @@ function failAll(error: Error): void {
   worker = undefined;
 }
 
-function workerThread(knowledge: Knowledge): Worker {
+function workerThread(path: string, knowledge: Knowledge): Worker {
   if (worker) return worker;
   // The knowledge goes over once, with the thread: it does not change while the program runs.
-  const made = new Worker(WORKER_PATH, { workerData: knowledge });
+  const made = new Worker(path, { workerData: knowledge });
   made.unref();
   made.on("message", ({ id, result }: { id: number; result: Result<Isolation> }) => {
     waiting.get(id)?.resolve(result);
@@ -50,7 +45,7 @@ export function isolateOffThread(
   request: IsolateRequest,
   { knowledge }: ShopContext,
 ): Promise<Result<Isolation>> {
-  if (!IS_BUILT) {
+  if (WORKER_PATH === undefined) {
     inPlace ??= createIsolator(knowledge);
     return Promise.resolve(inPlace(request));
   }
@@ -58,6 +53,6 @@ export function isolateOffThread(
   const id = lastId;
   return new Promise((done, reject) => {
     waiting.set(id, { resolve: done, reject });
-    workerThread(knowledge).postMessage({ id, request });
+    workerThread(WORKER_PATH, knowledge).postMessage({ id, request });
   });
 }

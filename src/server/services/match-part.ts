@@ -11,7 +11,7 @@ import { type Matched, matchParts } from "@/core/matching/match";
 import { type Requirement, requirementOf, valuesOf } from "@/core/matching/needs";
 import type { From, Source } from "@/core/matching/source";
 import { formatValue, parseValue, suggestUnit } from "@/core/matching/typed";
-import { readOf } from "@/core/nameplate/as-typed";
+import { meaningOfPlate, readOf } from "@/core/nameplate/as-typed";
 import { parsePower } from "@/core/nameplate/power";
 import { supplyOf } from "@/core/nameplate/supply";
 import { denoise } from "@/core/quantity/decimal";
@@ -32,14 +32,7 @@ export interface PartMatch {
   readonly pairs: readonly Pair[];
 }
 
-const SLIP_MOST = 1;
-
-/** The pole pairs that a plate's speed lies just under: 2880 at 50 Hz is two poles. */
-function polesOf(hertz: number | undefined, speed: number | undefined): number | undefined {
-  if (hertz === undefined || speed === undefined || speed <= 0) return undefined;
-  const poles = 2 * Math.floor((60 * hertz) / speed);
-  return poles >= 2 && SLIP_MOST - speed / ((120 * hertz) / poles) < 0.2 ? poles : undefined;
-}
+const isOfShaft = (powerIs: string | undefined): boolean => powerIs === "output" || powerIs === "not-said";
 
 /** What the job knows that a part's requirement can come from. */
 function factsOf(view: JobView | undefined, { settings, limits, knowledge }: Shop): JobFacts {
@@ -52,9 +45,11 @@ function factsOf(view: JobView | undefined, { settings, limits, knowledge }: Sho
     volts: plate ? readOf(plate.volts, "voltage") : undefined,
     hertz: plate ? readOf(plate.hertz, "frequency") : undefined,
     amps: plate ? readOf(plate.amps, "current") : undefined,
-    // Watts taken in say nothing sure of the shaft.
-    watts: power?.ok && plate?.powerIs !== "input" ? power.value : undefined,
-    poles: plate ? polesOf(readOf(plate.hertz, "frequency"), readOf(plate.speed, "speed")) : undefined,
+    // Watts taken in and peaks say nothing of the shaft.
+    watts: power?.ok && isOfShaft(plate?.powerIs) ? power.value : undefined,
+    poles: plate
+      ? meaningOfPlate(plate, limits).find(({ code }) => code === "poles")?.figures["poles"]
+      : undefined,
   };
   const protection = view?.machine.protection;
   const marks = Object.fromEntries((view?.capacitors ?? []).map(({ id, mark }) => [id, mark]));

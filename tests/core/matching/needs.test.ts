@@ -84,6 +84,15 @@ describe("what is needed", () => {
     expect(higher.find(({ id }) => id === "volts")).toMatchObject({ value: 450, from: "marked" });
   });
 
+  it("keeps to the mark where a worn part measures less, and says that what was typed is not taken", async () => {
+    const run = await familyOf("run-capacitor");
+    const typed: Source = { attribute: "capacitance", value: 5e-6, from: "assumed", said: "typed here" };
+    const row = needed(run, [...stamp(run, "8 μF ±5 % 450 VAC"), typed]).needed.find(
+      ({ id }) => id === "capacitance",
+    );
+    expect(row).toMatchObject({ value: 8e-6, from: "marked", said: expect.stringContaining("is not taken") });
+  });
+
   it("refuses a source that names what the family has not, or a value that cannot be one", async () => {
     const fuse = await familyOf("fuse");
     const wrong = (attribute: string, value: Source["value"]): Source => ({
