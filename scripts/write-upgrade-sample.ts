@@ -35,7 +35,16 @@ for (; count < ROWS; count += 1, seq += 1) {
   if (!kept.ok) throw new Error(kept.issues[0]?.message);
 }
 
-const TABLES = ["owners", "settings", "files", "jobs", "entries", "loose_readings"];
+const TABLES = [
+  "owners",
+  "settings",
+  "files",
+  "jobs",
+  "entries",
+  "loose_readings",
+  "shelf_parts",
+  "stock_moves",
+];
 const quoted = (value: unknown): string =>
   value === null
     ? "null"

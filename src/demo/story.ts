@@ -121,16 +121,7 @@ export const followUp = (minute: number, payload: Partial<FollowUp> & Pick<Follo
 export const answered = (minute: number, moveId: string, outcomeId: string, taken = "now") =>
   line(minute, "isolate", "answer", { moveId, outcomeId, circumstance: "cold", taken });
 export const chosen = (minute: number, forPart: string, partId: string) =>
-  line(minute, "match", "part-chosen", {
-    forPart,
-    partId,
-    label: partId,
-    fit: "fit",
-    notes: [],
-    priceMinor: 0,
-    days: 0,
-    asked: null,
-  });
+  line(minute, "match", "part-chosen", { forPart, partId, asked: null });
 export const priced = (minute: number, of: string, minor: number) =>
   line(minute, "decide", "priced", { of, minor });
 export const decided = (minute: number, route: RouteId) =>

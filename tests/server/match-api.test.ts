@@ -142,11 +142,6 @@ describe("a part that is chosen", () => {
     const part = (name: string, asked: object | null = null) => ({
       forPart: "start",
       partId: `start-capacitor:${name}`,
-      label: "x",
-      fit: "fit",
-      notes: [],
-      priceMinor: 1,
-      days: 1,
       asked,
     });
     const unread = await post(id, draft(2, "part-chosen", part("start-capacitor-145-174-uf-250-v")));

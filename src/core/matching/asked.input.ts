@@ -11,11 +11,14 @@ const named = <T extends yup.Schema>(of: T, label: string) =>
     .required()
     .max(MOST_ATTRIBUTES);
 
+/** What somebody says of a part, attribute by attribute, as it is typed. */
+export const typedValues = () => named(text("Typed", 60), "Typed values");
+
 /** What somebody says of the part that is needed: as it is printed, as it measures, and which of two sources is right. */
 export const askedSchema = strictObject({
   family: yup.string().label("Family of parts").required().max(40),
   marking: text("Marking", 120),
-  typed: named(text("Typed", 60), "Typed values"),
+  typed: typedValues(),
   settled: named(oneOf("Source", [...FROMS]), "Settled"),
   /** Schools that hold for this part alone; the shop's own hold where nothing is said. */
   schools: named(text("School", 40), "Schools"),

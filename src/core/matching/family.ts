@@ -92,6 +92,8 @@ export interface Family {
   readonly goesWith: readonly GoesWith[];
   /** The attribute that adds up where two lie side by side, such as capacitance. */
   readonly adds?: string;
+  /** Why one that was used in another machine is never fitted, for a family of which that is so. */
+  readonly usedNever?: string;
   /** How many are fitted together as a rule; one where it is left out. */
   readonly fitted?: number;
   /** The attribute by which a price list of it is searched first, exact or within its rule. */

@@ -39,12 +39,16 @@ export interface FitReason {
     | "range-higher"
     | "not-stated"
     | "not-known"
-    | "never";
+    | "never"
+    | "too-few"
+    | "used"
+    | "used-untested"
+    | "used-never";
   readonly needed?: Value | undefined;
   readonly offered?: Value | undefined;
   /** Share by which it is off. */
   readonly share?: number;
-  /** Note of an `instead` rule, or what is never fitted. */
+  /** Note of an `instead` rule, what is never fitted, or what is said of a part on the shelf. */
   readonly note?: string;
 }
 

@@ -69,6 +69,8 @@ export const matchAnswerSchema = strictObject({
       priceMinor: yup.number().integer().required(),
       days: yup.number().required(),
       supplier: said(),
+      /** Where it lies and how many, for one that is here. */
+      shelf: strictObject({ place: said(), count: yup.number().integer().required() }).nullable().defined(),
       marks: many(strictObject({ attribute: said(), fit: howWell(), said: said() })),
       goesWith: many(
         strictObject({

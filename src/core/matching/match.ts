@@ -1,6 +1,7 @@
 import type { AttributeSpec, Family } from "./family";
 import { type AttributeFit, FITS, type Fit, judgeAttribute, type MatchContext, worstOf } from "./judge";
 import type { Attributes, Part } from "./part";
+import { judgeShelved } from "./shelved";
 
 /** A part held against what is needed, attribute by attribute. */
 export interface Candidate {
@@ -24,7 +25,7 @@ export function matchPart(family: Family, need: Attributes, part: Part, context:
     .map(
       ({ id }): AttributeFit => ({ id, fit: "reject", reason: { code: "never", note: id }, isSafety: true }),
     );
-  const attributes = [...never, ...judged];
+  const attributes = [...never, ...judgeShelved(family, part), ...judged];
   return {
     part,
     fit: worstOf(attributes.map(({ fit }) => fit)),
@@ -35,11 +36,15 @@ export function matchPart(family: Family, need: Attributes, part: Part, context:
 
 const notes = ({ attributes }: Candidate): number => attributes.filter(({ fit }) => fit !== "fit").length;
 
-/** The better fit first, then the fewer notes, then the cheaper, then the sooner, then by its name: never by chance. */
+/** What lies here first: it is fitted today. */
+const isAway = ({ part }: Candidate): number => (part.days === 0 ? 0 : 1);
+
+/** The better fit first, then the fewer notes, then what lies here, then the cheaper, then the sooner, then by its name: never by chance. */
 function before(one: Candidate, other: Candidate): number {
   return (
     FITS.indexOf(one.fit) - FITS.indexOf(other.fit) ||
     notes(one) - notes(other) ||
+    isAway(one) - isAway(other) ||
     one.part.priceMinor - other.part.priceMinor ||
     one.part.days - other.part.days ||
     (one.part.id < other.part.id ? -1 : 1)
@@ -76,6 +81,12 @@ export function failsBy(
   return { first, isSeveral: false };
 }
 
+/** The same of a part on the shelf, of which more is weighed than its attributes. */
+function shelvedFailsBy(family: Family, need: Attributes, part: Part, context: MatchContext) {
+  const failing = matchPart(family, need, part, context).attributes.filter(({ fit }) => fit === "reject");
+  return { first: failing[0]?.id, isSeveral: failing.length > 1 };
+}
+
 /** Parts of a family against what is needed: what may be fitted, what fails by one thing, and how many fail by what. */
 export function matchParts(
   family: Family,
@@ -87,7 +98,9 @@ export function matchParts(
   const [candidates, nearMisses]: [Candidate[], Candidate[]] = [[], []];
   const specs = Object.entries(family.attributes);
   for (const part of parts) {
-    const { first, isSeveral } = failsBy({ attributes: specs, never: family.never }, need, part, context);
+    const { first, isSeveral } = part.shelf
+      ? shelvedFailsBy(family, need, part, context)
+      : failsBy({ attributes: specs, never: family.never }, need, part, context);
     if (first !== undefined) counted.set(first, (counted.get(first) ?? 0) + 1);
     if (!isSeveral)
       (first === undefined ? candidates : nearMisses).push(matchPart(family, need, part, context));

@@ -3,10 +3,11 @@ import type { Family } from "./family";
 import type { AttributeFit, FitReason } from "./judge";
 import { formatValue } from "./typed";
 
-type Told = (reason: { readonly needed: string; readonly offered: string; readonly share: string }) => string;
+type ShelfCode = "too-few" | "used" | "used-untested" | "used-never";
+type Told = (reason: Readonly<Record<"needed" | "offered" | "share", string>>) => string;
 
 /** A sentence a code; `never` and `instead` have the family's own. */
-const WORDS: Readonly<Record<Exclude<FitReason["code"], "never" | "instead">, Told>> = {
+const WORDS: Readonly<Record<Exclude<FitReason["code"], "never" | "instead" | ShelfCode>, Told>> = {
   same: ({ offered }) => `${offered}, the same.`,
   better: ({ offered, needed }) => `${offered}, better than ${needed}.`,
   trim: ({ offered, needed }) => `${offered}: take it down to ${needed}.`,
@@ -31,9 +32,21 @@ const WORDS: Readonly<Record<Exclude<FitReason["code"], "never" | "instead">, To
   "not-known": ({ offered }) => `Not known yet of the old one; this is ${offered}.`,
 };
 
+/** What is said of a part that lies on the shelf. */
+const SHELF_WORDS: Readonly<Record<ShelfCode, (note: string) => string>> = {
+  "too-few": (note) => `Only ${note} lie on the shelf.`,
+  used: (note) => `Used, out of the ${note}.`,
+  "used-untested": (note) =>
+    `Used, out of the ${note}, and not tested: test it and write that down on the Shelf.`,
+  "used-never": (note) => note,
+};
+
+const isOfShelf = (code: FitReason["code"]): code is ShelfCode => Object.hasOwn(SHELF_WORDS, code);
+
 /** Why an attribute of a part fits or does not, in a sentence. */
 export function fitWords(family: Family, { id, reason }: AttributeFit): string {
   if (reason.code === "never") return family.never.find((one) => one.id === reason.note)?.said ?? "";
+  if (isOfShelf(reason.code)) return SHELF_WORDS[reason.code](reason.note ?? "");
   if (reason.code === "instead") return family.notes[reason.note ?? ""] ?? "";
   const spec = family.attributes[id];
   const word = (value: FitReason["needed"]): string =>

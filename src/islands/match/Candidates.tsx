@@ -23,7 +23,7 @@ export const daysWords = (days: number): string =>
   days === 0 ? "here" : days === 1 ? "1 day" : `${days} days`;
 
 function Line({ one, needed, currency, isChosen, onLook }: LineProps) {
-  const { id, label, fit, marks, priceMinor, days } = one;
+  const { id, label, fit, marks, priceMinor, days, shelf } = one;
   return (
     <li className="border-rule border-t">
       <button
@@ -35,7 +35,10 @@ function Line({ one, needed, currency, isChosen, onLook }: LineProps) {
         <span className="flex items-center gap-2 font-semibold">
           <FitMark fit={fit} /> <span aria-hidden="true">{FIT_WORDS[fit]}</span>
         </span>
-        <span>{label}</span>
+        <span>
+          {label}
+          {shelf ? <span className="block text-soft">{shelf.place}</span> : null}
+        </span>
         <span className="flex gap-1.5" aria-hidden="true">
           {needed.map((need) => (
             <FitMark

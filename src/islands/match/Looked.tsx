@@ -34,7 +34,7 @@ function GoesWith({ one, currency }: Pick<LookedProps, "one" | "currency">) {
 
 /** The candidate looked at: its reasons, its price, what can be done with it, and its small parts. */
 export function Looked({ one, currency, fitted, children }: LookedProps) {
-  const { label, fit, marks, priceMinor, days, supplier } = one;
+  const { label, fit, marks, priceMinor, days, supplier, shelf } = one;
   return (
     <aside className="move content-start px-5 py-4" aria-label="The one looked at">
       <h1 className="font-bold text-2xl leading-tight tracking-tight">{label}</h1>
@@ -56,7 +56,7 @@ export function Looked({ one, currency, fitted, children }: LookedProps) {
         <b className="num">{formatMoney(priceMinor, currency)}</b>{" "}
         <span className="text-soft">
           {fitted > 1 ? "fitted together, " : ""}
-          {days === 0 ? "on the shelf" : `in ${daysWords(days)}`}, {supplier}
+          {shelf ? `here: ${shelf.count} in ${shelf.place}` : `in ${daysWords(days)}, ${supplier}`}
         </span>
       </p>
       {fit === "temporary" ? (

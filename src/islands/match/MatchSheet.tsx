@@ -63,10 +63,12 @@ interface SheetProps {
   readonly picker: ReactNode;
   /** What can be done with the candidate looked at. */
   action(one: Candidate, about: About): ReactNode;
+  /** What stands under the list. */
+  foot?(asked: Asked): ReactNode;
 }
 
 /** What is needed of a part, typed where the job does not know it, and what fits, with its reasons. */
-export function MatchSheet({ job, currency, family, picker, action }: SheetProps) {
+export function MatchSheet({ job, currency, family, picker, action, foot }: SheetProps) {
   const [draft, setDraft] = useDraft<MatchDraft>(`match:${job?.jobId ?? "loose"}:${family}`, EMPTY);
   const handed = useRef(handedOver(family));
   useEffect(() => {
@@ -168,6 +170,7 @@ export function MatchSheet({ job, currency, family, picker, action }: SheetProps
           />
           <Pairs pairs={answer.pairs} currency={currency} />
           <Rejected rejected={answer.rejected} nearMisses={answer.nearMisses} />
+          {foot?.(asked)}
         </div>
         {one ? (
           <Looked key={one.id} one={one} currency={currency} fitted={answer.fitted}>

@@ -3,11 +3,18 @@ import { useAwake } from "../state/awake";
 import { useDraft } from "../state/draft";
 import { FamilyPicker, familyInAddress, type NamedFamily } from "./FamilyPicker";
 import { MatchSheet } from "./MatchSheet";
+import { ShelveIt } from "./ShelveIt";
 
 interface PartsProps {
   readonly families: readonly NamedFamily[];
   readonly currency: string;
 }
+
+/** What parts have beside themselves. */
+const PLACES = [
+  ["/shelf", "Shelf"],
+  ["/orders", "On order"],
+] as const;
 
 function Matcher({ families, currency }: PartsProps) {
   const [chosen, setChosen] = useDraft<string | undefined>("match:loose", undefined);
@@ -25,7 +32,24 @@ function Matcher({ families, currency }: PartsProps) {
       currency={currency}
       family={family}
       picker={<FamilyPicker families={families} family={family} onPick={pick} />}
-      action={() => <p className="text-soft">Open a job and its Match to take it.</p>}
+      action={(one, { asked }) =>
+        one.shelf ? (
+          <p className="text-soft">Open a job and its Match to take it.</p>
+        ) : (
+          <details>
+            <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">Put it on the shelf</summary>
+            <ShelveIt asked={asked} currency={currency} listed={one} />
+          </details>
+        )
+      }
+      foot={(asked) => (
+        <details className="mt-3">
+          <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">
+            Put one on the shelf that is on no list, as it is described above
+          </summary>
+          <ShelveIt asked={asked} currency={currency} listed={null} />
+        </details>
+      )}
     />
   );
 }
@@ -37,12 +61,15 @@ export function PartsScreen(props: PartsProps) {
     <PlainFrame path="/parts">
       <div className="mb-3 flex flex-wrap items-center gap-x-6">
         <h1 className="font-bold text-[28px] leading-tight">Parts</h1>
-        <a
-          className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
-          href="/orders"
-        >
-          On order
-        </a>
+        {PLACES.map(([path, label]) => (
+          <a
+            key={path}
+            className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
+            href={path}
+          >
+            {label}
+          </a>
+        ))}
       </div>
       {isAwake ? <Matcher {...props} /> : null}
     </PlainFrame>

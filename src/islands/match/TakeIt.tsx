@@ -6,6 +6,7 @@ import { placeOf } from "@/core/matching/places";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
+import { Chosen } from "./Chosen";
 import type { About } from "./MatchSheet";
 
 interface TakeProps extends About {
@@ -13,30 +14,19 @@ interface TakeProps extends About {
   readonly job: JobView;
 }
 
-const counted = (count: number, label: string): string => (count > 1 ? `${count} × ${label}` : label);
-
-/** The one tap that takes the part looked at for the job, and the one that orders it with its small parts. */
+/** The one tap that takes the part looked at for the job. */
 export function TakeIt({ one, job, asked, isUnsettled, fitted }: TakeProps) {
   const { post, problem, isBusy } = usePost(job.jobId);
-  const { id, label, fit, priceMinor, days, supplier, goesWith } = one;
+  const { id, label, fit, shelf, marks } = one;
   const [until, setUntil] = useState("");
-  const own = counted(fitted, label);
   const forPart = placeOf(asked.family);
-  const isKept = job.parts.some((part) => part.forPart === forPart && part.partId === id);
+  const isUntested = marks.some(({ attribute, fit: own }) => attribute === "donor" && own === "open");
+  const kept = job.parts.find((part) => part.forPart === forPart && part.partId === id);
   const choose = (): Promise<boolean> =>
     post({
       kind: "part-chosen",
       stage: "match",
-      payload: {
-        forPart,
-        partId: id,
-        label,
-        fit: fit === "open" || fit === "reject" ? "note" : fit,
-        notes: [],
-        priceMinor,
-        days,
-        asked,
-      },
+      payload: { forPart, partId: id, asked },
     });
   const takeUntil = async (): Promise<void> => {
     if (!(await choose())) return;
@@ -48,31 +38,22 @@ export function TakeIt({ one, job, asked, isUnsettled, fitted }: TakeProps) {
     };
     await post({ kind: "follow-up", stage: "match", payload });
   };
-  const order = async (): Promise<void> => {
-    const lines = [own, ...goesWith.map((small) => counted(small.count, small.label))];
-    for (const part of lines) {
-      const payload = { part, state: "ordered", from: supplier, expectedOn: null };
-      if (!(await post({ kind: "order-linked", stage: "match", payload }))) return;
-    }
-  };
-  const isOrdered = job.orders.some(({ part, state }) => part === own && state !== "cancelled");
   return (
     <>
       {isUnsettled ? (
         <p className="font-semibold text-brass">Settle first which source is right.</p>
       ) : fit === "open" ? (
-        <p className="font-semibold text-brass">What is not known yet decides: say it above first.</p>
-      ) : isKept ? (
-        <>
-          <p role="status" className="font-semibold text-verdigris">
-            Chosen for this job.
-          </p>
-          {isOrdered ? null : (
-            <button type="button" className="btn btn-outline mt-2" disabled={isBusy} onClick={order}>
-              It is ordered{goesWith.length > 0 ? ", with its small parts" : ""}
-            </button>
+        <p className="font-semibold text-brass">
+          {isUntested ? (
+            <a className="text-teal underline underline-offset-4" href="/shelf">
+              Test it, and write that down on the Shelf
+            </a>
+          ) : (
+            "What is not known yet decides: say it above first."
           )}
-        </>
+        </p>
+      ) : kept ? (
+        <Chosen one={one} part={kept} job={job} fitted={fitted} />
       ) : fit === "temporary" ? (
         <form
           className="grid gap-3"
@@ -98,7 +79,7 @@ export function TakeIt({ one, job, asked, isUnsettled, fitted }: TakeProps) {
         </form>
       ) : (
         <button type="button" className="btn btn-primary btn-loud" disabled={isBusy} onClick={choose}>
-          Take this one
+          {shelf ? "Take it from the shelf" : "Take this one"}
         </button>
       )}
       <Problem text={problem} />

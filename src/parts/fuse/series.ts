@@ -44,6 +44,6 @@ export function* fuses(): Generator<Listed> {
       label: `Vehicle fuse ${amps} A`,
       attributes: { rating: "iec-60127", amps, speed: "F", body: "blade", breaking: "low", volts: 0 },
       priceMinor: 20,
-      days: 0,
+      days: 1,
     };
 }

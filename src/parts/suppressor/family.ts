@@ -37,5 +37,6 @@ export const family: Family = {
   notes: { "higher-class": "A higher class than the old one: no harm." },
   goesWith: [{ label: "Sleeve for its legs", why: "They pass bare metal.", count: 2, priceMinor: 15 }],
   fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
+  usedNever: "A used one has stood across the mains for years and says nothing of its age: always a new one.",
   series: suppressors,
 };

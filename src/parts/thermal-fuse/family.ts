@@ -58,5 +58,6 @@ export const family: Family = {
   ],
   readMark: readThermalFuse,
   fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
+  usedNever: "A thermal fuse that was soldered or crimped once has been heated and bent: always a new one.",
   series: thermalFuses,
 };

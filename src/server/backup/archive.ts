@@ -9,9 +9,18 @@ import { type PictureSize, type Pictures, pictureName } from "@/server/db/pictur
 import { canonicalJson } from "../services/content-hash";
 
 export const FORMAT = "good-spindle-archive";
-export const FORMAT_VERSION = 1;
+export const FORMAT_VERSION = 2;
 /** Members in the order in which they can be put back: parents before what refers to them. */
-export const TABLES = ["settings", "owners", "files", "jobs", "loose_readings", "entries"] as const;
+export const TABLES = [
+  "settings",
+  "owners",
+  "files",
+  "jobs",
+  "loose_readings",
+  "shelf_parts",
+  "stock_moves",
+  "entries",
+] as const;
 export type Table = (typeof TABLES)[number];
 export type Row = Readonly<Record<string, unknown>>;
 
@@ -23,7 +32,7 @@ export interface Manifest {
   readonly members: Readonly<Record<string, string>>;
 }
 
-export const memberOf = (table: Table): string => `${table.replace("_", "-")}.ndjson`;
+export const memberOf = (table: Table): string => `${table.replaceAll("_", "-")}.ndjson`;
 export const PICTURES = /^pictures\/([0-9a-f]{2})\/([0-9a-f]{64}(?:\.small)?\.jpg)$/;
 
 /** A fixed moment: the same shop gives the same bytes whenever it is exported. */
@@ -51,6 +60,8 @@ const ORDER: Readonly<Record<Exclude<Table, "entries">, string>> = {
   files: "sha256",
   jobs: "id",
   loose_readings: "id",
+  shelf_parts: "id",
+  stock_moves: "id",
 };
 
 async function hasTable(on: Executor, table: string): Promise<boolean> {

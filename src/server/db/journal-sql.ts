@@ -6,7 +6,12 @@ export const JOURNALLED = [
   ["jobs", "id"],
   ["entries", "entry_id"],
   ["loose_readings", "id"],
+  ["shelf_parts", "id"],
+  ["stock_moves", "id"],
 ] as const;
+
+/** Tables whose rows are added, never changed. */
+const ADDED_TO: ReadonlySet<string> = new Set(["entries", "loose_readings", "stock_moves"]);
 
 /**
  * Every row that is written gets its number and waits in `journal_outbox` in the same transaction, whoever wrote it. While
@@ -46,7 +51,7 @@ ${JOURNALLED.map(
 /** Puts rows back as they stood; one that is there already is brought to what its line says, log lines stay as they are. */
 export function putBackSql(table: string, key: string, columns: readonly string[]): string {
   const others = columns.filter((column) => column !== key);
-  const isLog = table === "entries" || table === "loose_readings";
+  const isLog = ADDED_TO.has(table);
   const onConflict =
     isLog || others.length === 0
       ? "do nothing"

@@ -98,6 +98,50 @@ export const owners = pgTable("owners", {
   version: integer("version").notNull().default(1),
 });
 
+/** What lies on the shop's shelf: what it is, where, its price. How many is in `stock_moves`. */
+export const shelfParts = pgTable(
+  "shelf_parts",
+  {
+    id: uuid("id").primaryKey(),
+    family: text("family").notNull(),
+    label: text("label").notNull(),
+    /** Its attributes in SI units, as they stood in its room when it was put there. */
+    attributes: jsonb("attributes").notNull(),
+    place: text("place").notNull(),
+    priceMinor: integer("price_minor").notNull(),
+    supplier: text("supplier").notNull(),
+    /** The machine it is out of, or still in; null for one that was bought. */
+    donorMachine: text("donor_machine"),
+    /** What was tested or looked at on a donor's part. */
+    tested: text("tested").notNull(),
+    version: integer("version").notNull().default(1),
+    addedAt: instant("added_at").notNull(),
+    addedBy: text("added_by").notNull(),
+  },
+  (table) => [index("shelf_parts_family").on(table.family)],
+);
+
+/** What came to the shelf and went from it. Rows are added, never changed; the sum is what lies there. */
+export const stockMoves = pgTable(
+  "stock_moves",
+  {
+    id: uuid("id").primaryKey(),
+    shelfPartId: uuid("shelf_part_id")
+      .notNull()
+      .references(() => shelfParts.id),
+    count: integer("count").notNull(),
+    reason: text("reason").notNull(),
+    jobId: integer("job_id").references(() => jobs.id),
+    at: instant("at").notNull(),
+    by: text("by").notNull(),
+  },
+  (table) => [
+    index("stock_moves_part").on(table.shelfPartId, table.at),
+    index("stock_moves_job").on(table.jobId),
+    check("stock_moves_some", sql`${table.count} <> 0`),
+  ],
+);
+
 /** One row: what the shop has set for itself. */
 export const settings = pgTable(
   "settings",

@@ -111,9 +111,13 @@ export interface Placement {
   readonly postedHash: string;
 }
 
+/** A line as the log will have it. */
+export function lineAt({ postedHash: _, ...placed }: Placement, entry: NewEntry): Entry {
+  return { ...placed, kindVersion: currentVersion(entry.kind), ...entry } as Entry;
+}
+
 export async function appendEntry(on: Executor, place: Placement, entry: NewEntry): Promise<Entry> {
-  const kindVersion = currentVersion(entry.kind);
-  await on.insert(entries).values({ ...place, kind: entry.kind, kindVersion, payload: entry.payload });
-  const { postedHash: _, ...placed } = place;
-  return { ...placed, kindVersion, ...entry } as Entry;
+  const { kind, payload } = entry;
+  await on.insert(entries).values({ ...place, kind, kindVersion: currentVersion(kind), payload });
+  return lineAt(place, entry);
 }

@@ -6,6 +6,12 @@ import { fitWords } from "@/core/matching/said";
 import { formatValue } from "@/core/matching/typed";
 import type { PartMatch } from "./match-part";
 
+/** What a part on the shelf may fail by, beside its attributes. */
+const SHELF_LABELS: ReadonlyMap<string, string> = new Map([
+  ["count", "Too few here"],
+  ["donor", "Used before"],
+]);
+
 /** As many as a screen shows. */
 const MOST_CANDIDATES = 30;
 const MOST_NEAR = 12;
@@ -18,7 +24,7 @@ function candidateWords(
   need: ReturnType<typeof valuesOf>,
   { part, fit, attributes }: Candidate,
 ) {
-  const { id, label, priceMinor, days, supplier } = part;
+  const { id, label, priceMinor, days, supplier, shelf } = part;
   return {
     id,
     label,
@@ -26,6 +32,7 @@ function candidateWords(
     priceMinor,
     days,
     supplier,
+    shelf: shelf ? { place: shelf.place, count: shelf.count } : null,
     marks: attributes.map((one) => ({
       attribute: one.id,
       fit: one.fit,
@@ -69,6 +76,7 @@ function neededWords(
 export function matchAnswer({ family, context, requirement, matched, asks, pairs }: PartMatch): MatchAnswer {
   const need = valuesOf(requirement);
   const labelOf = (id: string): string =>
+    SHELF_LABELS.get(id) ??
     family.attributes[id]?.label ??
     family.never.find((one) => one.id === id)?.said.replace(/[:.].*$/, "") ??
     id;

@@ -4,23 +4,25 @@ import { limitOf } from "@/core/knowledge/resolve-limits";
 import { type Ask, whatToAsk } from "@/core/matching/ask";
 import type { Asked } from "@/core/matching/asked.input";
 import { type Pair, pairsFor } from "@/core/matching/combine";
-import { fromMark, type JobFacts } from "@/core/matching/facts";
+import type { JobFacts } from "@/core/matching/facts";
 import { chosenSchools, type Family, type Schools } from "@/core/matching/family";
 import { FITS, type MatchContext } from "@/core/matching/judge";
 import { type Matched, matchParts } from "@/core/matching/match";
 import { type Requirement, requirementOf, valuesOf } from "@/core/matching/needs";
-import type { From, Source } from "@/core/matching/source";
-import { formatValue, parseValue, suggestUnit } from "@/core/matching/typed";
+import type { Part } from "@/core/matching/part";
+import type { From } from "@/core/matching/source";
 import { meaningOfPlate, readOf } from "@/core/nameplate/as-typed";
 import { parsePower } from "@/core/nameplate/power";
 import { supplyOf } from "@/core/nameplate/supply";
 import { denoise } from "@/core/quantity/decimal";
-import { fail, type Issue, issue, ok, type Result } from "@/core/result";
+import { fail, issue, ok, type Result } from "@/core/result";
 import { FAMILY_IDS, loadFamily } from "@/parts/registry";
 import { priceListOf } from "./price-lists";
+import { shelvedParts } from "./shelf";
 import type { ShopContext } from "./shop-context";
+import { typedSources } from "./typed-sources";
 
-type Shop = Pick<ShopContext, "limits" | "settings" | "knowledge">;
+type Shop = Pick<ShopContext, "db" | "limits" | "settings" | "knowledge">;
 
 export interface PartMatch {
   readonly family: Family;
@@ -30,6 +32,8 @@ export interface PartMatch {
   readonly asks: readonly Ask[];
   /** Two side by side, where they fit better or are here sooner than any one. */
   readonly pairs: readonly Pair[];
+  /** What of the family the shelf has a place for, also what is used up. */
+  readonly onShelf: readonly Part[];
 }
 
 const isOfShaft = (powerIs: string | undefined): boolean => powerIs === "output" || powerIs === "not-said";
@@ -65,74 +69,6 @@ function factsOf(view: JobView | undefined, { settings, limits, knowledge }: Sho
   };
 }
 
-/** The least and the most of an attribute that the list has. */
-function soldOf(family: Family, attribute: string): readonly [number, number] | undefined {
-  const values = priceListOf(family)
-    .parts.map(({ attributes }) => attributes[attribute])
-    .filter((value) => typeof value === "number");
-  return values.length === 0 ? undefined : [Math.min(...values), Math.max(...values)];
-}
-
-function typedSources(family: Family, { typed, marking }: Asked): { sources: Source[]; issues: Issue[] } {
-  const sources: Source[] = [];
-  const issues: Issue[] = [];
-  for (const { attribute, of: text } of typed) {
-    const spec = Object.hasOwn(family.attributes, attribute) ? family.attributes[attribute] : undefined;
-    if (text.trim() === "") continue;
-    const path = `typed.${attribute}`;
-    if (!spec) {
-      const known = Object.keys(family.attributes).join(", ");
-      issues.push(
-        issue(
-          path,
-          "match/no-attribute",
-          `A ${family.title.toLowerCase()} has no "${attribute}": it has ${known}.`,
-          attribute,
-        ),
-      );
-      continue;
-    }
-    const value = parseValue(spec, text);
-    if (!value.ok) {
-      issues.push(...value.issues.map((one) => ({ ...one, path })));
-      continue;
-    }
-    const sold = spec.unit === "m" ? soldOf(family, attribute) : undefined;
-    const meant = sold && typeof value.value === "number" ? suggestUnit(text, value.value, sold) : undefined;
-    if (meant !== undefined && sold)
-      issues.push(
-        issue(
-          path,
-          "length/other-unit",
-          `${spec.label} ${formatValue(spec, value.value)} is far from all that is listed, ${formatValue(spec, sold[0])} to ${formatValue(spec, sold[1])}: ${meant}. Write it with its unit.`,
-          text,
-        ),
-      );
-    else
-      sources.push({
-        attribute,
-        value: value.value,
-        // A weak capacitor measures less than was needed: its mark goes before it.
-        from: spec.wears ? "assumed" : "measured",
-        said: spec.wears ? "typed here; a worn part measures otherwise" : "typed here",
-      });
-  }
-  if (marking.trim() !== "") {
-    const read = family.readMark?.(marking);
-    if (read) sources.push(...fromMark(read, "its mark"));
-    else
-      issues.push(
-        issue(
-          "marking",
-          "match/marking",
-          `"${marking}" says nothing of a ${family.title.toLowerCase()}: leave it out and give the figures.`,
-          marking,
-        ),
-      );
-  }
-  return { sources, issues };
-}
-
 /** The shop's own schools, and what is said otherwise for this part. */
 function schoolsOf({ schools }: Asked, { settings }: Shop): Schools {
   return {
@@ -152,7 +88,15 @@ function betterPairs({ candidates }: Matched, pairsOf: () => readonly Pair[]): r
   );
 }
 
-/** What is needed, and what of the price list may be fitted in its place. Paths of issues are those of what was asked. */
+/** What the job has of the shelf for its parts as they are chosen now. */
+function heldBy(view: JobView | undefined): ReadonlyMap<string, number> {
+  const held = new Map<string, number>();
+  for (const { fromShelf } of view?.parts ?? [])
+    if (fromShelf) held.set(fromShelf.id, (held.get(fromShelf.id) ?? 0) + fromShelf.count);
+  return held;
+}
+
+/** What is needed, and what of the shelf and the price list may be fitted in its place. Paths of issues are those of what was asked. */
 export async function matchFor(
   asked: Asked,
   view: JobView | undefined,
@@ -177,12 +121,15 @@ export async function matchFor(
   const known = [...sources, ...(family.fromJob?.(factsOf(view, shop)) ?? [])];
   const requirement = requirementOf(family, known, settled, context);
   const need = valuesOf(requirement);
-  const matched = matchParts(family, need, priceListOf(family).near(need), context);
+  const onShelf = await shelvedParts(family, shop.db, heldBy(view));
+  const here = onShelf.filter(({ shelf }) => shelf && shelf.count > 0);
+  const matched = matchParts(family, need, [...here, ...priceListOf(family).near(need)], context);
   return ok({
     family,
     context,
     requirement,
     matched,
+    onShelf,
     pairs: betterPairs(matched, () => pairsFor(family, need, priceListOf(family).parts, context)),
     asks: whatToAsk(family, need, matched.candidates, context),
   });

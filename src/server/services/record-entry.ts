@@ -8,13 +8,14 @@ import { guardEntry } from "@/log/guards";
 import { keepable } from "@/log/read-payload";
 import type { Executor } from "@/server/db/executor";
 import { viewOf } from "@/server/queries/view-of";
-import { appendEntry, entryById } from "@/server/repositories/entries";
+import { appendEntry, entryById, lineAt } from "@/server/repositories/entries";
 import { lockJob } from "@/server/repositories/jobs";
 import { committedLog, wholeLog } from "@/server/repositories/known-logs";
 import { announce } from "./changes";
 import { completeEntry, type Draft } from "./complete-entry";
 import { contentHash } from "./content-hash";
 import { keepFacts } from "./job-facts";
+import { moveForLine } from "./job-stock";
 import type { ShopContext } from "./shop-context";
 
 /** Body of POST /api/jobs/{id}/entries, after it was parsed. */
@@ -168,6 +169,8 @@ export async function recordWithin(
     by,
     postedHash,
   };
+  const stocked = await moveForLine(tx, entries, lineAt(place, entry), shopContext);
+  if (!stocked.ok) return stocked;
   const appended = await appendEntry(tx, place, entry);
   const then = viewIn(jobId, [...entries, appended], shopContext);
   await keepFacts(tx, then, shopContext, view);

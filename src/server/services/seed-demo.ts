@@ -2,15 +2,20 @@ import { createHash } from "node:crypto";
 import { TZDate } from "@date-fns/tz";
 import { addDays, addMinutes, format, subDays } from "date-fns";
 import sharp from "sharp";
+import type { Part } from "@/core/matching/part";
 import { parseWith } from "@/core/validate";
 import { DEMO_PICTURES } from "@/demo/pictures";
+import { DEMO_SHELF } from "@/demo/shelf";
 import { TERN_QUAY } from "@/demo/shop";
 import { STORIES } from "@/demo/stories";
 import type { Story, StoryLine } from "@/demo/story";
 import { entryDraftSchema } from "@/log/entry-draft.input";
+import { loadFamily } from "@/parts/registry";
 import { writeSettings } from "@/server/repositories/settings";
 import { keepPicture } from "./keep-picture";
+import { priceListOf } from "./price-lists";
 import { type EntryDraft, recordEntry } from "./record-entry";
+import { putOnShelf } from "./shelf";
 import { type ShopContext, shopContextOn } from "./shop-context";
 import { takeIn } from "./take-in";
 
@@ -94,6 +99,43 @@ async function seedStory(story: Story, anchor: Date, shopContext: ShopContext): 
   }
 }
 
+/** No story has this number: ids of the shelf never meet theirs. */
+const SHELF_SEED = 0;
+const DAYS_ON_SHELF = 20;
+const KEEPER = "left bench";
+
+async function listedPart(familyId: string, listedId: string): Promise<Part | undefined> {
+  const family = await loadFamily(familyId);
+  return family && priceListOf(family).parts.find(({ id }) => id === listedId);
+}
+
+async function seedShelf(anchor: Date, shopContext: ShopContext): Promise<void> {
+  const at = subDays(anchor, DAYS_ON_SHELF).toISOString();
+  for (const [step, { listedId, place, count, donor }] of DEMO_SHELF.entries()) {
+    const family = listedId.slice(0, listedId.indexOf(":"));
+    const listed = await listedPart(family, listedId);
+    const kept = await putOnShelf(
+      {
+        id: storyId(SHELF_SEED, step),
+        family,
+        listedId,
+        label: "",
+        marking: "",
+        typed: [],
+        place,
+        count,
+        priceMinor: listed?.priceMinor ?? 0,
+        supplier: listed?.supplier ?? "",
+        donor: donor ?? null,
+        by: KEEPER,
+      },
+      at,
+      shopContext,
+    );
+    if (!kept.ok) throw new Error(`demo shelf, ${listedId}: ${kept.issues[0]?.message}`);
+  }
+}
+
 /**
  * Fills an empty database with the demo shop, all of it or nothing. Every line passes the same checks as one typed at the
  * bench.
@@ -102,6 +144,7 @@ export async function seedDemo({ db }: ShopContext, anchor: Date): Promise<void>
   await db.transaction(async (tx) => {
     await writeSettings(tx, TERN_QUAY, 0, anchor.toISOString());
     const shop = await shopContextOn(tx);
+    await seedShelf(anchor, shop);
     for (const story of STORIES) await seedStory(story, anchor, shop);
   });
 }

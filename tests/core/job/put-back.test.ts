@@ -165,6 +165,7 @@ describe("a part fitted for a while", () => {
       priceMinor: 0,
       days: 0,
       asked: null,
+      fromShelf: null,
     },
   ];
   const ends = (onDay: string | null): Line => [

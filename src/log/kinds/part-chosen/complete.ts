@@ -1,16 +1,24 @@
 import { matchPart } from "@/core/matching/match";
 import { valuesOf } from "@/core/matching/needs";
+import type { Part } from "@/core/matching/part";
 import { familyOf } from "@/core/matching/places";
 import { fitWords } from "@/core/matching/said";
 import { fail, issue, ok } from "@/core/result";
 import { matchFor } from "@/server/services/match-part";
 import { priceListOf } from "@/server/services/price-lists";
+import { shelfIdOf } from "@/server/services/shelf";
 import type { Completion } from "../../completion";
 
 const NOTHING_SAID = { marking: "", typed: [], settled: [], schools: [] };
 
+/** How many lie there is weighed where they are taken, with who took the last. */
+const asIfEnough =
+  (fitted: number) =>
+  (part: Part): Part =>
+    part.shelf ? { ...part, shelf: { ...part.shelf, count: Math.max(part.shelf.count, fitted) } } : part;
+
 /** The server matches the part itself: one that does not fit, or of which it is not known yet, cannot be chosen. */
-export const complete: Completion<"part-chosen"> = async (draft, { view, shopContext }) => {
+export const complete: Completion<"part-chosen"> = async (draft, { view, on, shopContext }) => {
   const { forPart, partId, asked } = draft;
   const said = asked ?? { family: familyOf(forPart), ...NOTHING_SAID };
   if (said.family !== familyOf(forPart))
@@ -22,10 +30,10 @@ export const complete: Completion<"part-chosen"> = async (draft, { view, shopCon
         said.family,
       ),
     );
-  const matched = await matchFor(said, view, shopContext);
+  const matched = await matchFor(said, view, { ...shopContext, db: on });
   if (!matched.ok)
     return fail(...matched.issues.map((one) => ({ ...one, path: `payload.asked.${one.path}` })));
-  const { family, context, requirement } = matched.value;
+  const { family, context, requirement, onShelf } = matched.value;
   const [conflict] = requirement.conflicts;
   if (conflict) {
     const label = family.attributes[conflict.attribute]?.label ?? conflict.attribute;
@@ -37,7 +45,10 @@ export const complete: Completion<"part-chosen"> = async (draft, { view, shopCon
       ),
     );
   }
-  const part = priceListOf(family).parts.find(({ id }) => id === partId);
+  const fitted = family.fitted ?? 1;
+  const part = [...onShelf.map(asIfEnough(fitted)), ...priceListOf(family).parts].find(
+    ({ id }) => id === partId,
+  );
   if (!part) return fail(issue("payload.partId", "unknown/part", `There is no part "${partId}".`, partId));
   const { fit, attributes } = matchPart(family, valuesOf(requirement), part, context);
   const notes = attributes.filter((one) => one.fit !== "fit").map((one) => fitWords(family, one));
@@ -53,8 +64,10 @@ export const complete: Completion<"part-chosen"> = async (draft, { view, shopCon
       ),
     );
   }
-  const { label, days } = part;
+  const { label, days, shelf } = part;
   // The repair that renews it renews as many as are fitted together.
-  const priceMinor = part.priceMinor * (family.fitted ?? 1);
-  return ok({ payload: { forPart, partId, label, fit, notes, priceMinor, days, asked } });
+  const priceMinor = part.priceMinor * fitted;
+  const id = shelfIdOf(partId);
+  const fromShelf = shelf && id !== undefined ? { id, count: fitted, place: shelf.place } : null;
+  return ok({ payload: { forPart, partId, label, fit, notes, priceMinor, days, asked, fromShelf } });
 };

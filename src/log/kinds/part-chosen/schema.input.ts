@@ -16,6 +16,21 @@ export const schema = strictObject({
   days: wholeNumber("Days").required().min(0).max(1000),
   /** What was said of the part that is needed, beside what the job knows; null where nothing was. */
   asked: askedSchema.nullable().defined(),
+  /** The shelf's part, how many of it and where they lay; null for a part that is bought. */
+  fromShelf: strictObject({
+    id: yup.string().uuid().label("Part on the shelf").required(),
+    count: wholeNumber("Count").required().min(1).max(100),
+    place: yup.string().label("Place").required().max(60),
+  })
+    .nullable()
+    .defined(),
 });
 
-export const versions: readonly Upcaster[] = [withFields({ asked: null })];
+/** What a screen posts: the server matches it anew and knows where it lies. */
+export const draft = strictObject({
+  forPart: yup.string().label("For").required().max(40),
+  partId: yup.string().label("Part").required().max(160),
+  asked: askedSchema.nullable().defined(),
+});
+
+export const versions: readonly Upcaster[] = [withFields({ asked: null }), withFields({ fromShelf: null })];

@@ -1,0 +1,30 @@
+import type { Family } from "./family";
+import type { AttributeFit, FitReason } from "./judge";
+import type { Part } from "./part";
+
+const of = (
+  id: string,
+  fit: AttributeFit["fit"],
+  code: FitReason["code"],
+  note: string,
+  isSafety = false,
+): AttributeFit => ({ id, fit, reason: { code, note }, isSafety });
+
+/** Whether as many lie there as are fitted together. */
+function byCount(fitted: number, { count }: NonNullable<Part["shelf"]>): readonly AttributeFit[] {
+  return count >= fitted ? [] : [of("count", "reject", "too-few", `${count} of ${fitted}`)];
+}
+
+/** A part out of a machine that is kept for parts: never where the family says so, never untested, always a note. */
+function byDonor({ usedNever }: Family, { donor }: NonNullable<Part["shelf"]>): readonly AttributeFit[] {
+  if (!donor) return [];
+  if (usedNever !== undefined) return [of("donor", "reject", "used-never", usedNever, true)];
+  return donor.tested.trim() === ""
+    ? [of("donor", "open", "used-untested", donor.machine)]
+    : [of("donor", "note", "used", `${donor.machine}: ${donor.tested}`)];
+}
+
+/** What lying on the shelf says of a part, beside its attributes; nothing of one that has to be bought. */
+export function judgeShelved(family: Family, { shelf }: Part): readonly AttributeFit[] {
+  return shelf ? [...byCount(family.fitted ?? 1, shelf), ...byDonor(family, shelf)] : [];
+}
