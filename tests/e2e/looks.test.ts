@@ -42,6 +42,7 @@ const VIEWS = [
   ...toolPages(),
   "/parts",
   "/orders",
+  "/shelf",
   "/knowledge",
   "/knowledge/moves/start-capacitance",
   "/knowledge/faults/start-capacitor-low",

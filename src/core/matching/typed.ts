@@ -32,7 +32,7 @@ const QUANTITY = new Map<string, QuantityId>([
   ["W", "power"],
   ["Hz", "frequency"],
   ["K", "temperature"],
-  ["r/min", "speed"],
+  ["1/min", "speed"],
 ]);
 
 const SQUARE_MM = 1e-6;

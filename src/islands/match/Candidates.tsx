@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { MatchAnswer } from "@/core/matching/match-answer.input";
 import { formatMoney } from "@/core/quantity/format";
+import { inSentence } from "../words/in-sentence";
 import { FIT_WORDS, FitMark } from "./FitMark";
 
 type Candidate = MatchAnswer["candidates"][number];
@@ -94,7 +95,7 @@ export function Rejected({ rejected, nearMisses }: Pick<MatchAnswer, "rejected" 
     <details className="mt-3">
       <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">
         {total} do not fit:{" "}
-        {rejected.map(({ label, count }) => `${count} by ${label.toLowerCase()}`).join(", ")}
+        {rejected.map(({ label, count }) => `${count} by ${inSentence(label)}`).join(", ")}
       </summary>
       {nearMisses.length > 0 ? <p className="text-soft">Near misses, each by one thing:</p> : null}
       <ul>

@@ -29,16 +29,16 @@ function Line({
       type="button"
       aria-expanded={isOpen}
       onClick={onOpen}
-      className={`grid min-h-12 w-full grid-cols-[44px_minmax(0,1fr)_max-content] items-center gap-x-4 py-1.5 text-left md:grid-cols-[44px_minmax(0,1fr)_160px_84px] ${isOpen ? "bg-sheet" : ""}`}
+      className={`grid min-h-12 w-full grid-cols-[44px_minmax(0,1fr)] items-center gap-x-4 py-1.5 text-left md:grid-cols-[44px_minmax(0,1fr)_160px_84px] ${isOpen ? "bg-sheet" : ""}`}
     >
       <b className={`num text-right text-xl ${count === 0 ? "text-oxide" : ""}`}>{count}</b>
       <span className="min-w-0">
         {label}
         {donor ? <span className="block text-soft">{donor.tested || "not tested yet"}</span> : null}
       </span>
-      <span className="text-soft">{place}</span>
-      <span className="num col-start-2 text-soft md:col-start-auto md:text-right">
-        {formatMoney(priceMinor, currency)}
+      <span className="col-start-2 flex justify-between gap-x-4 text-soft md:contents">
+        <span>{place}</span>
+        <span className="num md:text-right">{formatMoney(priceMinor, currency)}</span>
       </span>
     </button>
   );
@@ -79,9 +79,10 @@ function Group({ title, parts, openId, onOpen, onMoved, currency, zone }: GroupP
 const wordsOf = ({ label, familyTitle, place, donor }: ShelfLine): string =>
   folded(`${label} ${familyTitle} ${place} ${donor?.machine ?? ""}`);
 
-/** Parts by a heading, in the order in which the headings come. */
+/** Parts by a heading, in the order of the alphabet. */
 function grouped(parts: readonly ShelfLine[], of: (part: ShelfLine) => string) {
-  return [...Map.groupBy(parts, of)].sort(([one], [other]) => one.localeCompare(other));
+  const titles = [...new Set(parts.map(of))].sort((one, other) => one.localeCompare(other));
+  return titles.map((title) => [title, parts.filter((part) => of(part) === title)] as const);
 }
 
 /** What lies in the shop: how many, where, and what is still in machines that are kept for parts. */

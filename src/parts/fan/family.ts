@@ -21,7 +21,7 @@ export const family: Family = {
       { how: "Lean of the blades, seen from the shaft's end.", minutes: 1 },
     ),
     blades: count("Blades", { how: "Count.", minutes: 0.5 }, { isHard: false }),
-    speed: rating("Made for, turns a minute", "r/min", { how: "The motor's plate.", minutes: 1 }),
+    speed: rating("Made for, turns a minute", "1/min", { how: "The motor's plate.", minutes: 1 }),
   },
   never: [],
   schools: {},

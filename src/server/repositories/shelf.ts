@@ -64,10 +64,7 @@ export async function shelfOfFamily(on: Executor, family: string): Promise<Shelf
 export async function heldShelfPart(on: Executor, id: string): Promise<ShelfRow | undefined> {
   const [part] = await on.select().from(shelfParts).where(eq(shelfParts.id, id)).for("update");
   if (!part) return undefined;
-  const [sum] = await on
-    .select({ count: counted })
-    .from(stockMoves)
-    .where(eq(stockMoves.shelfPartId, id));
+  const [sum] = await on.select({ count: counted }).from(stockMoves).where(eq(stockMoves.shelfPartId, id));
   return toRow({ part, count: sum?.count ?? 0 });
 }
 

@@ -2,4 +2,5 @@ import type { KindWords } from "../../kind-words";
 
 const FIT = { fit: "", note: ", with a note", temporary: ", for a while only" } as const;
 
-export const words: KindWords<"part-chosen"> = ({ label, fit }) => `Part chosen: ${label}${FIT[fit]}`;
+export const words: KindWords<"part-chosen"> = ({ label, fit, fromShelf }) =>
+  `Part chosen: ${label}${FIT[fit]}${fromShelf ? `, from the shelf (${fromShelf.place})` : ""}`;
