@@ -122,7 +122,7 @@ module.exports = {
     allow("^src/log/[a-z-]+(\\.input)?\\.ts$", core(""), "^src/log/", YUP),
     allow("^src/letter/", core(""), "^src/(letter|islands/words)/", "^src/log/words\\.ts$"),
     allow(
-      "^src/parts/([^/]+)/(family|mark|series|table)\\.ts$",
+      "^src/parts/([^/]+)/(drawing|family|mark|series|table)\\.ts$",
       core("matching/", "markings/", "quantity/"),
       "^src/parts/$1/",
     ),

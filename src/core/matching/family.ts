@@ -1,3 +1,4 @@
+import type { Drawing } from "./drawing";
 import type { JobFacts } from "./facts";
 import type { Attributes, Part, Value } from "./part";
 import type { School } from "./schools";
@@ -98,6 +99,8 @@ export interface Family {
   readonly fitted?: number;
   /** The attribute by which a price list of it is searched first, exact or within its rule. */
   readonly key: string;
+  /** What of it is measured and looked at, and where. */
+  readonly drawing: Drawing;
   /** What is printed on such a part, read; undefined where it says nothing of one. */
   readMark?(text: string): Attributes | undefined;
   /** What is known of it from the job it is for. */

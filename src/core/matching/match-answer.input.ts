@@ -17,6 +17,9 @@ const from = () =>
     .nullable()
     .defined();
 
+const LOOKS = ["body", "dark", "hole", "line", "hidden"] as const;
+const point = () => yup.array(yup.number().required()).length(2).required();
+
 /** What a screen gets of a match: all of it in words. */
 export const matchAnswerSchema = strictObject({
   family: strictObject({ id: said(), title: said(), hasMark: yup.boolean().required() }).required(),
@@ -28,6 +31,28 @@ export const matchAnswerSchema = strictObject({
       choices: many(strictObject({ value: said(), label: said(), why: said() })),
     }),
   ),
+  drawing: strictObject({
+    told: said(),
+    /** Shorter words for labels that are too long for it. */
+    words: many(strictObject({ of: said(), words: said() })),
+    shapes: many(strictObject({ d: said(), look: yup.string().oneOf(LOOKS).required() })),
+    marks: many(
+      strictObject({
+        of: said(),
+        kind: yup
+          .string()
+          .oneOf(["size", "point"] as const)
+          .required(),
+        from: point(),
+        to: point(),
+        label: point(),
+        anchor: yup
+          .string()
+          .oneOf(["start", "middle", "end"] as const)
+          .required(),
+      }),
+    ),
+  }).required(),
   /** How many are fitted together as a rule. */
   fitted: yup.number().integer().required(),
   needed: many(

@@ -3,16 +3,15 @@ import type { JobView } from "@/core/job/log/reduce";
 import type { Asked } from "@/core/matching/asked.input";
 import type { MatchAnswer } from "@/core/matching/match-answer.input";
 import type { From } from "@/core/matching/source";
-import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { useDraft } from "../state/draft";
 import { Candidates, Rejected } from "./Candidates";
 import { Compare } from "./Compare";
 import { Conflicts } from "./Conflicts";
 import { Looked } from "./Looked";
-import { Needs } from "./Needs";
 import { Pairs } from "./Pairs";
 import { useMatch } from "./use-match";
+import { Wanted } from "./Wanted";
 
 type Candidate = MatchAnswer["candidates"][number];
 
@@ -97,7 +96,6 @@ export function MatchSheet({ job, currency, family, picker, action, foot }: Shee
       </>
     );
   const one = answer.candidates.find(({ id }) => id === draft.looked) ?? answer.candidates[0];
-  const [next] = answer.asks;
   return (
     <>
       <div className="grid gap-x-4 md:grid-cols-2">
@@ -121,34 +119,13 @@ export function MatchSheet({ job, currency, family, picker, action, foot }: Shee
         conflicts={answer.conflicts}
         onSettle={(attribute, from) => set({ settled: { ...draft.settled, [attribute]: from } })}
       />
-      <Needs
-        needed={answer.needed}
+      <Wanted
+        answer={answer}
         typed={draft.typed}
         issues={issues}
         onType={(attribute, text) => set({ typed: { ...draft.typed, [attribute]: text } })}
+        onSchool={(school, value) => set({ schools: { ...draft.schools, [school]: value } })}
       />
-      {next && answer.conflicts.length === 0 ? (
-        <p className="mt-3 text-lg" data-testid="ask-next">
-          Next: <b>{next.label}</b>. {next.how}{" "}
-          {next.removes >= 1 ? (
-            <span className="text-soft">
-              Rules out about {Math.round(next.removes)} of {answer.found}, counted over the list.
-            </span>
-          ) : null}
-        </p>
-      ) : null}
-      {answer.schools.map(({ id, label, chosen, choices }) => (
-        <div key={id} className="mt-3">
-          <Choices
-            legend={label}
-            name={`school-${id}`}
-            choices={choices}
-            value={chosen}
-            onChoose={(value) => set({ schools: { ...draft.schools, [id]: value } })}
-          />
-          <p className="mt-1 text-soft">{choices.find(({ value }) => value === chosen)?.why}</p>
-        </div>
-      ))}
       <Compare
         candidates={answer.candidates.filter(({ id }) => draft.beside.includes(id))}
         needed={answer.needed}

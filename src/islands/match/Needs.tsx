@@ -9,6 +9,8 @@ interface NeedsProps {
   readonly typed: Readonly<Record<string, string>>;
   readonly issues: readonly Issue[];
   onType(attribute: string, text: string): void;
+  /** Which one is being typed now. */
+  onTyping(attribute: string | undefined): void;
 }
 
 /** What is typed of an attribute, in its own words: a list to choose from, or a figure with its unit. */
@@ -57,15 +59,17 @@ function Entry({
 }
 
 /** What is needed, one block an attribute: its value, how sure it is, where it comes from, and room to say otherwise. */
-export function Needs({ needed, typed, issues, onType }: NeedsProps) {
+export function Needs({ needed, typed, issues, onType, onTyping }: NeedsProps) {
   return (
-    <ul aria-label="What is needed" className="grid grid-cols-2 gap-2 md:grid-cols-4 xl:grid-cols-6">
+    <ul aria-label="What is needed" className="grid grid-cols-2 gap-2 md:grid-cols-3 xl:grid-cols-4">
       {needed.map((one) => {
         const problem = issues.find(({ path }) => path.endsWith(`typed.${one.id}`))?.message;
         const isMissing = one.value === null && one.isHard;
         return (
           <li
             key={one.id}
+            onFocus={() => onTyping(one.id)}
+            onBlur={() => onTyping(undefined)}
             className={`relative flex flex-col bg-sheet px-3 pt-1.5 pb-3 ${isMissing ? "border-2 border-brass border-dashed" : one.isHard ? "border-[1.5px] border-ink" : "border-[1.5px] border-ring border-dashed"}`}
           >
             <span className="block text-[15px] text-soft">{one.label}</span>

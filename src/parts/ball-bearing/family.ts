@@ -1,6 +1,7 @@
 import type { Family } from "@/core/matching/family";
 import { SUBSTITUTION } from "@/core/matching/schools";
 import { choice, size } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { readBearing } from "./mark";
 import { bearings } from "./series";
 
@@ -67,5 +68,6 @@ export const family: Family = {
   ],
   readMark: readBearing,
   fromJob: () => [{ attribute: "grade", value: "motor", from: "assumed", said: "it is for a motor" }],
+  drawing,
   series: bearings,
 };

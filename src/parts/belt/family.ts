@@ -1,5 +1,6 @@
 import type { Family } from "@/core/matching/family";
 import { choice, count } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { belts } from "./series";
 
 /** Shares by which a belt's length may be off, by what the tensioner takes up. Judged. */
@@ -50,5 +51,6 @@ export const family: Family = {
   schools: {},
   notes: {},
   goesWith: [],
+  drawing,
   series: belts,
 };

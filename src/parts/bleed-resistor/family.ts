@@ -1,5 +1,6 @@
 import type { Family } from "@/core/matching/family";
 import { choice, rating } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { resistors } from "./series";
 
 const OHMS = { how: "Bands, or ohms with one leg lifted.", minutes: 2 };
@@ -34,5 +35,6 @@ export const family: Family = {
   goesWith: [
     { label: "Sleeve for its legs", why: "They stand at the capacitor's volts.", count: 2, priceMinor: 15 },
   ],
+  drawing,
   series: resistors,
 };

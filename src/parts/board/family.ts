@@ -1,6 +1,7 @@
 import { follows, fromPlate } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, count, rating } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { boards } from "./series";
 
 /** Speed controls and boards: only the maker's number tells the whole; ratings alone fit simple controls. */
@@ -37,5 +38,6 @@ export const family: Family = {
     ...fromPlate("amps", plate.amps, "amps on the plate"),
     follows("volts", plate.volts ?? mains.volts, "what feeds it"),
   ],
+  drawing,
   series: boards,
 };

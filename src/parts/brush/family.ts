@@ -1,5 +1,6 @@
 import type { Family } from "@/core/matching/family";
 import { choice, size, trimmed } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { readBrush } from "./mark";
 import { brushes } from "./series";
 
@@ -44,5 +45,6 @@ export const family: Family = {
     },
   ],
   readMark: readBrush,
+  drawing,
   series: brushes,
 };

@@ -1,5 +1,6 @@
 import type { Family } from "@/core/matching/family";
 import { ceiling, choice, size } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { bushes } from "./series";
 
 /** How much shorter than its seat a bush may be, metres. Judged. */
@@ -30,5 +31,6 @@ export const family: Family = {
   schools: {},
   notes: { "oiled-for-solid": "Sintered for solid: its oil is its own, an oil hole goes unused." },
   goesWith: [{ label: "Felt for oil", why: "The old one is hard.", count: 1, priceMinor: 40 }],
+  drawing,
   series: bushes,
 };

@@ -1,6 +1,7 @@
 import { follows, fromPlate } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, count, rating, size } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { startSwitches } from "./series";
 
 /** Start switches and their weights: the poles of the motor say when they let go. */
@@ -30,5 +31,6 @@ export const family: Family = {
     ...fromPlate("poles", plate.poles, "speed on the plate"),
     follows("hertz", plate.hertz ?? mains.hertz, "the mains here"),
   ],
+  drawing,
   series: startSwitches,
 };

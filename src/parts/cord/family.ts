@@ -1,6 +1,7 @@
 import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, count, rating } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { cords } from "./series";
 
 /** Amps that a core of a section carries in a cord of an appliance; square metres. Source: iec-60335-1. */
@@ -66,5 +67,6 @@ export const family: Family = {
       : [follows("cores", hasEarth ? 3 : 2, hasEarth ? "it has an earth" : "double insulated")]),
     ...(plate.amps === undefined ? [] : [follows("section", sectionFor(plate.amps), "amps on the plate")]),
   ],
+  drawing,
   series: cords,
 };

@@ -1,5 +1,6 @@
 import type { Family } from "@/core/matching/family";
 import { choice, count, size } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { couplings } from "./series";
 
 /** Spiders and coupling halves: the soft piece breaks first, and stays soft. */
@@ -35,5 +36,6 @@ export const family: Family = {
       when: (need) => need["piece"] === "spider",
     },
   ],
+  drawing,
   series: couplings,
 };

@@ -1,6 +1,7 @@
 import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, rating } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { readDual } from "./mark";
 import { dualCapacitors } from "./series";
 
@@ -50,5 +51,6 @@ export const family: Family = {
   ],
   readMark: readDual,
   fromJob: ({ floors }) => [follows("volts", floors.run, "least for this supply")],
+  drawing,
   series: dualCapacitors,
 };

@@ -1,5 +1,6 @@
 import type { Family } from "@/core/matching/family";
 import { choice, count, rating, size } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { fans } from "./series";
 
 /** Fans and impellers on a shaft: outside, bore, hand and blades. */
@@ -27,5 +28,6 @@ export const family: Family = {
   schools: {},
   notes: {},
   goesWith: [],
+  drawing,
   series: fans,
 };

@@ -1,6 +1,7 @@
 import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, rating } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { holders } from "./series";
 
 /** Fuse holders: the body of its fuse, and ratings never under. Source: iec-60127-6. */
@@ -40,5 +41,6 @@ export const family: Family = {
     },
   ],
   fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
+  drawing,
   series: holders,
 };

@@ -1,6 +1,7 @@
 import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, rating } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { FAMILIES_OF_RATING, readFuse } from "./mark";
 import { fuses } from "./series";
 
@@ -56,5 +57,6 @@ export const family: Family = {
   ],
   readMark: readFuse,
   fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
+  drawing,
   series: fuses,
 };

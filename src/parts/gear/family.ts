@@ -1,5 +1,6 @@
 import type { Family } from "@/core/matching/family";
 import { choice, count, equal, size } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { gears } from "./series";
 
 /** Gears: module, teeth, bore and helix exact; what was made to give way stays so. Source: iso-54. */
@@ -46,5 +47,6 @@ export const family: Family = {
       priceMinor: 240,
     },
   ],
+  drawing,
   series: gears,
 };

@@ -1,6 +1,7 @@
 import { follows, fromPlate } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, count, equal, rating, size } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { motors } from "./series";
 
 const PLATE = { how: "Read its plate.", minutes: 1 };
@@ -118,5 +119,6 @@ export const family: Family = {
     ...(plate.hertz === undefined ? [follows("hertz", mains.hertz, "the mains here")] : []),
     ...(motor === undefined ? [] : [follows("kind", motor, "what motor it is")]),
   ],
+  drawing,
   series: motors,
 };

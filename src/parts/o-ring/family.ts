@@ -1,5 +1,6 @@
 import type { Family } from "@/core/matching/family";
 import { choice, size } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { readORing } from "./mark";
 import { oRings } from "./series";
 
@@ -34,5 +35,6 @@ export const family: Family = {
   ],
   readMark: readORing,
   usedNever: "A ring that was in use has set to its old groove: always a new one.",
+  drawing,
   series: oRings,
 };

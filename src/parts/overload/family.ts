@@ -1,6 +1,7 @@
 import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, rating } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { overloads } from "./series";
 
 const MARK = { how: "Read it, or the motor's plate amps.", minutes: 1 };
@@ -38,5 +39,6 @@ export const family: Family = {
   notes: { "hand-for-self": "Stays open until somebody presses it: say so on the sheet." },
   goesWith: [],
   fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
+  drawing,
   series: overloads,
 };

@@ -1,6 +1,7 @@
 import { follows, fromPlate } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, rating } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { plugs } from "./series";
 
 /** Plugs and strain reliefs: the outlet's own kind, earth kept, the sheath held. Local codes come first. */
@@ -34,5 +35,6 @@ export const family: Family = {
       : [follows("earth", hasEarth ? "yes" : "no", hasEarth ? "it has an earth" : "double insulated")]),
     ...fromPlate("amps", plate.amps, "amps on the plate"),
   ],
+  drawing,
   series: plugs,
 };

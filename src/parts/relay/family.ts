@@ -1,6 +1,7 @@
 import { follows, fromPlate } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, count, equal, rating } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { relays } from "./series";
 
 /** Relays and contactors: coil exact, contacts never under. Source: iec-60947-4-1. */
@@ -37,5 +38,6 @@ export const family: Family = {
     ...fromPlate("amps", plate.amps, "amps on the plate"),
     follows("volts", plate.volts ?? mains.volts, "what feeds it"),
   ],
+  drawing,
   series: relays,
 };

@@ -3,6 +3,7 @@ import type { Family } from "@/core/matching/family";
 import { SUBSTITUTION } from "@/core/matching/schools";
 import type { Source } from "@/core/matching/source";
 import { choice, rating, size } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { isStartMark, readRunCapacitor } from "./mark";
 import { runCapacitors } from "./series";
 
@@ -88,5 +89,6 @@ export const family: Family = {
     ...fromMark(readRunCapacitor(marks.run ?? ""), "its mark"),
     follows("volts", floors.run, "least for this supply"),
   ],
+  drawing,
   series: runCapacitors,
 };

@@ -1,5 +1,6 @@
 import type { Family } from "@/core/matching/family";
 import { choice, size } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { shaftSeals } from "./series";
 
 /** Seals round a turning shaft: three sizes and the lip. Source: iso-6194-1. */
@@ -34,5 +35,6 @@ export const family: Family = {
     { label: "Grease for seals", why: "A dry lip burns at the first start.", count: 1, priceMinor: 180 },
   ],
   usedNever: "The lip of a used seal has worn to its old shaft: always a new one.",
+  drawing,
   series: shaftSeals,
 };

@@ -1,6 +1,7 @@
 import { follows, fromMark } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, rating } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { readStartCapacitor } from "./mark";
 import { startCapacitors } from "./series";
 
@@ -79,5 +80,6 @@ export const family: Family = {
       said: hadResistor ? "seen when it was read" : "none was seen",
     },
   ],
+  drawing,
   series: startCapacitors,
 };

@@ -1,6 +1,7 @@
 import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, equal, rating } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { startRelays } from "./series";
 
 /** Start relays and PTC starters: the kind and the pick-up of this motor. Source: shop-practice. */
@@ -45,5 +46,6 @@ export const family: Family = {
   notes: {},
   goesWith: [],
   fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
+  drawing,
   series: startRelays,
 };

@@ -1,6 +1,7 @@
 import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { ceiling, choice, rating, size } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { suppressors } from "./series";
 
 const MARK = { how: "Read its mark.", minutes: 1 };
@@ -38,5 +39,6 @@ export const family: Family = {
   goesWith: [{ label: "Sleeve for its legs", why: "They pass bare metal.", count: 2, priceMinor: 15 }],
   fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
   usedNever: "A used one has stood across the mains for years and says nothing of its age: always a new one.",
+  drawing,
   series: suppressors,
 };

@@ -1,6 +1,7 @@
 import { follows, fromPlate } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { choice, count, rating, size } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { switches } from "./series";
 
 const MARK = { how: "Read its body.", minutes: 1 };
@@ -52,5 +53,6 @@ export const family: Family = {
     ...fromPlate("amps", plate.amps, "amps on the plate"),
     follows("volts", plate.volts ?? mains.volts, "what feeds it"),
   ],
+  drawing,
   series: switches,
 };

@@ -1,5 +1,6 @@
 import type { Family } from "@/core/matching/family";
 import { choice, rating, size } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { terminals } from "./series";
 
 /** Tabs and crimps: the blade they go on, the wire they take, the heat they stand. Source: iec-61210. */
@@ -27,5 +28,6 @@ export const family: Family = {
   schools: {},
   notes: {},
   goesWith: [],
+  drawing,
   series: terminals,
 };

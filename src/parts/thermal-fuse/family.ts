@@ -1,6 +1,7 @@
 import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { ceiling, choice, rating } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { readThermalFuse } from "./mark";
 import { thermalFuses } from "./series";
 
@@ -59,5 +60,6 @@ export const family: Family = {
   readMark: readThermalFuse,
   fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
   usedNever: "A thermal fuse that was soldered or crimped once has been heated and bent: always a new one.",
+  drawing,
   series: thermalFuses,
 };

@@ -1,5 +1,6 @@
 import type { Family } from "@/core/matching/family";
 import { choice, size } from "@/core/matching/specs";
+import { drawing } from "./drawing";
 import { washers } from "./series";
 
 /** Wave, thrust and felt washers beside a bearing. */
@@ -21,5 +22,6 @@ export const family: Family = {
   schools: {},
   notes: {},
   goesWith: [],
+  drawing,
   series: washers,
 };

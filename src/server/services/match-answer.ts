@@ -87,6 +87,17 @@ export function matchAnswer({ family, context, requirement, matched, asks, pairs
   const rejected = Object.entries(matched.rejected).map(([id, count]) => ({ label: labelOf(id), count }));
   return {
     family: { id: family.id, title: family.title, hasMark: family.readMark !== undefined },
+    drawing: {
+      told: family.drawing.told,
+      words: Object.entries(family.drawing.words ?? {}).map(([of, words]) => ({ of, words })),
+      shapes: family.drawing.shapes.map((shape) => ({ ...shape })),
+      marks: family.drawing.marks.map(({ from, to, label, ...mark }) => ({
+        ...mark,
+        from: [...from],
+        to: [...to],
+        label: [...label],
+      })),
+    },
     fitted: family.fitted ?? 1,
     schools: Object.entries(family.schools).map(([id, { label, choices }]) => ({
       id,
