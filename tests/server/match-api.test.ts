@@ -66,12 +66,25 @@ describe("what fits", () => {
     expect(await value("watts")).toBe("370 W");
   });
 
-  it("offers two side by side where no single one has the value", async () => {
-    const { body } = await ask("run-capacitor", {
-      typed: typed({ kind: "run", capacitance: "13 μF", volts: "400 V" }),
-    });
+  it("offers two side by side where no single one has the value, and takes both for one job", async () => {
+    const said = { typed: typed({ kind: "run", capacitance: "13 μF", volts: "400 V" }) };
+    const { body } = await ask("run-capacitor", said);
     expect(body.candidates[0]?.fit).toBe("note");
-    expect(body.pairs[0]).toMatchObject({ fit: "fit", total: "13 μF" });
+    const [two] = body.together;
+    expect(two).toMatchObject({ fit: "note", total: "13 μF" });
+    const asked = { family: "run-capacitor", marking: "", settled: [], schools: [], ...said };
+    const id = await newJob();
+    const kept = await post(id, draft(2, "part-chosen", { forPart: "run", partId: two?.id, asked }));
+    expect(kept.body.parts[0]).toMatchObject({
+      fit: "note",
+      label: two?.parts.map(({ label }) => label).join(" with "),
+      priceMinor: two?.priceMinor,
+      notes: [two?.said],
+    });
+    const halves = two?.id.split("+") ?? [];
+    const other = `${halves[0]}+${halves[0]}`;
+    const made = await post(id, draft(3, "part-chosen", { forPart: "run", partId: other, asked }));
+    expect(made.problem.issues[0]?.code).toBe("unknown/part");
   });
 
   it("asks first for what rules out most for a minute", async () => {

@@ -82,10 +82,10 @@ describe("what lies on the shelf", () => {
     const job = await newJob();
     const entryId = randomUUID();
     const kept = await choose(job, 2, `shelf:${id}`, entryId);
-    expect(kept.body.parts[0]).toMatchObject({ days: 0, fromShelf: { id, count: 1, place: "Drawer B1" } });
+    expect(kept.body.parts[0]).toMatchObject({ days: 0, fromShelf: [{ id, count: 1, place: "Drawer B1" }] });
     expect((await choose(job, 2, `shelf:${id}`, entryId)).status).toBe(200);
     expect(await countOf(id)).toBe(1);
-    expect((await choose(job, 3, `shelf:${id}`)).body.parts[0]).toMatchObject({ fromShelf: { id } });
+    expect((await choose(job, 3, `shelf:${id}`)).body.parts[0]).toMatchObject({ fromShelf: [{ id }] });
     expect(await countOf(id)).toBe(1);
     await post(job, draft(4, "struck", { seq: 4, why: "back on the shelf" }));
     expect(await countOf(id)).toBe(1);

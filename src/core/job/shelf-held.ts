@@ -2,7 +2,7 @@ import type { Repair } from "../knowledge/types";
 import type { Entry, PartChosen } from "./log/entry";
 import { struckSeqs } from "./log/lines";
 
-type FromShelf = NonNullable<PartChosen["fromShelf"]>;
+type FromShelf = PartChosen["fromShelf"];
 
 /** What a job has of the shop's shelf, by the part's id there: how many. */
 export type HeldFromShelf = ReadonlyMap<string, number>;
@@ -17,14 +17,15 @@ export function heldFromShelf(
 ): HeldFromShelf {
   const struck = struckSeqs(entries);
   const held = new Map<string, number>();
-  const add = ({ id, count }: FromShelf): unknown => held.set(id, (held.get(id) ?? 0) + count);
+  const add = (parts: FromShelf): void => {
+    for (const { id, count } of parts) held.set(id, (held.get(id) ?? 0) + count);
+  };
   const chosen = new Map<string, FromShelf>();
   for (const entry of entries) {
     if (struck.has(entry.seq)) continue;
     if (entry.kind === "part-chosen") {
       const { forPart, fromShelf } = entry.payload;
-      if (fromShelf) chosen.set(forPart, fromShelf);
-      else chosen.delete(forPart);
+      chosen.set(forPart, fromShelf);
     }
     if (entry.kind !== "intervention") continue;
     // It is in the machine now: another one chosen later does not bring it back.

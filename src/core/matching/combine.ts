@@ -1,95 +1,249 @@
 import { denoise } from "../quantity/decimal";
-import type { Family } from "./family";
+import type { Family, Together } from "./family";
 import { FITS, type Fit, judgeAttribute, type MatchContext, worstOf } from "./judge";
 import { failsBy, matchPart } from "./match";
 import type { Attributes, Part } from "./part";
+import { formatValue } from "./typed";
 
-/** Two parts side by side in the place of one. */
-export interface Pair {
-  readonly parts: readonly [Part, Part];
-  /** What they come to together, in the unit of what adds up. */
-  readonly total: number;
+/** Several parts in the place of one, or a part of another kind of which some stays unused. */
+export interface Combination {
+  /** The numbers of its parts. */
+  readonly id: string;
+  readonly parts: readonly Part[];
+  /** What it comes to, in words; empty where that is nothing of its own. */
+  readonly total: string;
+  /** How it is fitted. */
+  readonly said: string;
+  /** By its attributes; that it is a combination is a note in itself. */
   readonly fit: Fit;
   readonly priceMinor: number;
-  /** Until the later of the two is here. */
+  /** Until the last of them is here. */
   readonly days: number;
 }
 
-const MOST_PAIRS = 3;
-
-/** Of each value the part that fits best in everything else, and then the cheapest. */
-function bestByValue(
-  family: Family,
-  adds: string,
-  need: Attributes,
-  parts: readonly Part[],
-  context: MatchContext,
-): { readonly part: Part; readonly value: number; readonly fit: Fit }[] {
-  const best = new Map<number, { readonly part: Part; readonly value: number; readonly fit: Fit }>();
-  const quick = { attributes: Object.entries(family.attributes), never: family.never };
-  for (const part of parts) {
-    const value = part.attributes[adds];
-    if (typeof value !== "number") continue;
-    // Its value is weighed in the pair: here it is its own.
-    if (failsBy(quick, { ...need, [adds]: value }, part, context).first !== undefined) continue;
-    const { fit } = matchPart(family, { ...need, [adds]: value }, part, context);
-    if (fit === "reject" || fit === "open") continue;
-    const before = best.get(value);
-    const isBetter =
-      !before ||
-      FITS.indexOf(fit) < FITS.indexOf(before.fit) ||
-      (fit === before.fit && part.priceMinor < before.part.priceMinor);
-    if (isBetter) best.set(value, { part, value, fit });
-  }
-  return [...best.values()];
+/** Parts that a combination can be made of: those of the family itself, and of others by their id. */
+export interface Lists {
+  readonly own: readonly Part[];
+  readonly others: ReadonlyMap<string, { readonly family: Family; readonly parts: readonly Part[] }>;
 }
 
-/**
- * Pairs that come to what is needed where values add up side by side, such as two run capacitors: each must fit in all but its
- * value, both together in their value. The better fit first, then the cheaper, then the sooner.
- * @returns none for a family whose values do not add up, or while the value is not known
- * @example 13 μF needed → 8 μF with 5 μF
- */
-export function pairsFor(
+const MOST = 3;
+type Of<K extends Together["kind"]> = Extract<Together, { kind: K }>;
+type Made = Omit<Combination, "id" | "said" | "priceMinor" | "days">;
+
+interface Fitting {
+  readonly part: Part;
+  readonly fit: Fit;
+}
+
+/** Attributes of a family as a list, made once. */
+const listedOf = new WeakMap<Family, Parameters<typeof failsBy>[0]>();
+
+/** The parts that may stand for what is needed, each with how well. */
+function fitting(family: Family, need: Attributes, parts: Iterable<Part>, context: MatchContext): Fitting[] {
+  const quick = listedOf.get(family) ?? {
+    attributes: Object.entries(family.attributes),
+    never: family.never,
+  };
+  listedOf.set(family, quick);
+  const found: Fitting[] = [];
+  for (const part of parts) {
+    if (failsBy(quick, need, part, context).first !== undefined) continue;
+    const { fit } = matchPart(family, need, part, context);
+    if (fit !== "reject" && fit !== "open") found.push({ part, fit });
+  }
+  return found;
+}
+
+function isBetter(one: Fitting, other: Fitting): boolean {
+  const fit = FITS.indexOf(one.fit) - FITS.indexOf(other.fit);
+  const price = one.part.priceMinor - other.part.priceMinor;
+  return (fit || price || (one.part.id < other.part.id ? -1 : 1)) < 0;
+}
+
+/** Of each value of an attribute the one that fits best, then the cheapest. */
+function bestBy(found: readonly Fitting[], attribute: string): ReadonlyMap<number, Fitting> {
+  const best = new Map<number, Fitting>();
+  for (const one of found) {
+    const value = one.part.attributes[attribute];
+    if (typeof value !== "number") continue;
+    const before = best.get(value);
+    if (!before || isBetter(one, before)) best.set(value, one);
+  }
+  return best;
+}
+
+/** Two side by side whose values add up, such as two run capacitors: each must fit in all but its value. */
+function added(
+  rule: Of<"add">,
   family: Family,
   need: Attributes,
-  parts: readonly Part[],
+  { own }: Lists,
   context: MatchContext,
-): readonly Pair[] {
-  const { adds } = family;
-  const spec = adds === undefined ? undefined : family.attributes[adds];
-  const wanted = adds === undefined ? undefined : need[adds];
-  if (adds === undefined || !spec || typeof wanted !== "number") return [];
-  const smaller = bestByValue(
-    family,
-    adds,
-    need,
-    parts.filter(({ attributes }) => Number(attributes[adds]) < wanted),
-    context,
+): Made[] {
+  const { attribute } = rule;
+  const spec = family.attributes[attribute];
+  const wanted = need[attribute];
+  if (!spec || typeof wanted !== "number" || rule.when?.(need) === false) return [];
+  const smaller = own.filter((part) => Number(part.attributes[attribute]) < wanted);
+  // Its value is weighed in the sum: here it is its own.
+  const found = smaller.flatMap((part) =>
+    fitting(family, { ...need, [attribute]: part.attributes[attribute] }, [part], context),
   );
-  const pairs = smaller.flatMap((one, index) =>
-    smaller.slice(index).flatMap((other): Pair[] => {
-      const total = denoise(one.value + other.value);
-      const together = judgeAttribute(adds, spec, wanted, total, context);
+  const best = [...bestBy(found, attribute)];
+  return best.flatMap(([value, one], index) =>
+    best.slice(index).flatMap(([otherValue, other]): Made[] => {
+      const total = denoise(value + otherValue);
+      const together = judgeAttribute(attribute, spec, wanted, total, context);
       if (together.fit === "reject" || together.fit === "temporary") return [];
       return [
         {
-          parts: one.value >= other.value ? [one.part, other.part] : [other.part, one.part],
-          total,
+          parts: value >= otherValue ? [one.part, other.part] : [other.part, one.part],
+          total: formatValue(spec, total),
           fit: worstOf([one.fit, other.fit, together.fit]),
-          priceMinor: one.part.priceMinor + other.part.priceMinor,
-          days: Math.max(one.part.days, other.part.days),
         },
       ];
     }),
   );
-  return pairs
-    .sort(
-      (one, other) =>
-        FITS.indexOf(one.fit) - FITS.indexOf(other.fit) ||
-        one.priceMinor - other.priceMinor ||
-        one.days - other.days ||
-        (one.parts[0].id < other.parts[0].id ? -1 : 1),
-    )
-    .slice(0, MOST_PAIRS);
+}
+
+/** One pressed into another: what is inside of the one is needed, and what is outside of the other. */
+function nested(
+  rule: Of<"nest">,
+  family: Family,
+  need: Attributes,
+  { own }: Lists,
+  context: MatchContext,
+): Made[] {
+  const { inside, outside } = rule;
+  const [inner, outer] = [need[inside], need[outside]];
+  if (typeof inner !== "number" || typeof outer !== "number") return [];
+  const between = own.filter((part) => {
+    const [from, to] = [Number(part.attributes[inside]), Number(part.attributes[outside])];
+    return from >= inner && to <= outer && !(from === inner && to === outer);
+  });
+  const inners = bestBy(
+    between.flatMap((part) =>
+      fitting(family, { ...need, [outside]: part.attributes[outside] }, [part], context),
+    ),
+    outside,
+  );
+  const outers = bestBy(
+    between.flatMap((part) =>
+      fitting(family, { ...need, [inside]: part.attributes[inside] }, [part], context),
+    ),
+    inside,
+  );
+  return [...inners].flatMap(([meets, one]): Made[] => {
+    const other = outers.get(meets);
+    return other ? [{ parts: [one.part, other.part], total: "", fit: worstOf([one.fit, other.fit]) }] : [];
+  });
+}
+
+/** A part of another family of which one section does what is needed. */
+function bySection(
+  rule: Of<"section">,
+  family: Family,
+  need: Attributes,
+  { others }: Lists,
+  context: MatchContext,
+): Made[] {
+  const { of, as, also, carries } = rule;
+  const spec = family.attributes[as];
+  if (!spec || typeof need[as] !== "number") return [];
+  const parts = others.get(rule.family)?.parts ?? [];
+  return of.flatMap((section) => {
+    const alone = parts.map((part): Part => {
+      const kept = Object.fromEntries(carries.map((id) => [id, part.attributes[id]]));
+      return { ...part, attributes: { ...also, ...kept, [as]: part.attributes[section] } };
+    });
+    return fitting(family, need, alone, context).map(
+      ({ part, fit }): Made => ({ parts: [part], total: formatValue(spec, part.attributes[as] ?? 0), fit }),
+    );
+  });
+}
+
+/** Single parts of another family, one for each section. */
+function bySplit(
+  rule: Of<"split">,
+  _: Family,
+  need: Attributes,
+  { others }: Lists,
+  context: MatchContext,
+): Made[] {
+  const { of, as, also, carries } = rule;
+  const other = others.get(rule.family);
+  if (!other || of.some((section) => typeof need[section] !== "number")) return [];
+  const kept = Object.fromEntries(carries.map((id) => [id, need[id]]));
+  const best = of.map((section) =>
+    fitting(other.family, { ...also, ...kept, [as]: need[section] }, other.parts, context).reduce<
+      Fitting | undefined
+    >((before, one) => (before && !isBetter(one, before) ? before : one), undefined),
+  );
+  const whole = best.flatMap((one) => one ?? []);
+  return whole.length < of.length
+    ? []
+    : [{ parts: whole.map(({ part }) => part), total: "", fit: worstOf(whole.map(({ fit }) => fit)) }];
+}
+
+function madeBy(
+  rule: Together,
+  family: Family,
+  need: Attributes,
+  lists: Lists,
+  context: MatchContext,
+): Made[] {
+  switch (rule.kind) {
+    case "add":
+      return added(rule, family, need, lists, context);
+    case "nest":
+      return nested(rule, family, need, lists, context);
+    case "section":
+      return bySection(rule, family, need, lists, context);
+    case "split":
+      return bySplit(rule, family, need, lists, context);
+  }
+}
+
+/** Whether of each part on the shelf as many lie there as it takes. */
+function isThere(parts: readonly Part[], fitted: number): boolean {
+  return parts.every(
+    ({ id, shelf }) => !shelf || shelf.count >= fitted * parts.filter((one) => one.id === id).length,
+  );
+}
+
+/**
+ * What may stand in the place of one part: two that add up, one pressed into another, a section of another kind, single ones
+ * for the sections. Of each way the better fit first, then the cheaper, then the sooner, three at most.
+ * @returns none for a family that has no such way, or while what it needs for it is not known
+ * @example 13 μF needed → 8 μF with 5 μF
+ */
+export function combinationsFor(
+  family: Family,
+  need: Attributes,
+  lists: Lists,
+  context: MatchContext,
+): readonly Combination[] {
+  return (family.together ?? []).flatMap((rule) =>
+    madeBy(rule, family, need, lists, context)
+      .filter(({ parts }) => isThere(parts, family.fitted ?? 1))
+      .map(
+        ({ parts, ...made }): Combination => ({
+          ...made,
+          id: parts.map(({ id }) => id).join("+"),
+          parts,
+          said: rule.said,
+          priceMinor: parts.reduce((sum, part) => sum + part.priceMinor, 0),
+          days: Math.max(...parts.map(({ days }) => days)),
+        }),
+      )
+      .sort(
+        (one, other) =>
+          FITS.indexOf(one.fit) - FITS.indexOf(other.fit) ||
+          one.priceMinor - other.priceMinor ||
+          one.days - other.days ||
+          (one.id < other.id ? -1 : 1),
+      )
+      .slice(0, MOST),
+  );
 }

@@ -79,6 +79,35 @@ export interface GoesWith {
 /** A part as its room lists it; the price list gives it a number and a name of who sells it. */
 export type Listed = Omit<Part, "id" | "family" | "supplier">;
 
+/** How the sections of one part are those of single ones. */
+interface Sections {
+  readonly family: string;
+  /** The attributes of the sections. */
+  readonly of: readonly string[];
+  /** What each of them is in a single part. */
+  readonly as: string;
+  /** What holds of a single part beside that. */
+  readonly also: Attributes;
+  /** Attributes that both have. */
+  readonly carries: readonly string[];
+}
+
+/** A way in which several parts, or one of another kind, stand in the place of one; `said` is how it is fitted. */
+export type Together = { readonly said: string } & (
+  | {
+      /** Two side by side whose values add up. */
+      readonly kind: "add";
+      readonly attribute: string;
+      when?(need: Attributes): boolean;
+    }
+  /** One pressed into another, by the attributes of what is inside and outside. */
+  | { readonly kind: "nest"; readonly inside: string; readonly outside: string }
+  /** One section of a part of another kind. */
+  | ({ readonly kind: "section" } & Sections)
+  /** Single parts of another kind, one for each section. */
+  | ({ readonly kind: "split" } & Sections)
+);
+
 /** A family of parts: the one room in which all of it stands. */
 export interface Family {
   readonly id: string;
@@ -91,8 +120,8 @@ export interface Family {
   /** Notes of `instead` rules, and of the family's own. */
   readonly notes: Readonly<Record<string, string>>;
   readonly goesWith: readonly GoesWith[];
-  /** The attribute that adds up where two lie side by side, such as capacitance. */
-  readonly adds?: string;
+  /** What else may stand in the place of one. */
+  readonly together?: readonly Together[];
   /** Why one that was used in another machine is never fitted, for a family of which that is so. */
   readonly usedNever?: string;
   /** How many are fitted together as a rule; one where it is left out. */

@@ -108,11 +108,17 @@ export const matchAnswerSchema = strictObject({
     }),
   ),
   found: yup.number().integer().required(),
-  /** Two side by side, where that beats the best single one. */
-  pairs: many(
+  /** Several parts in the place of one, or a part of another kind, where that beats the best single one. */
+  together: many(
     strictObject({
-      labels: yup.array(said()).required(),
+      id: said(),
+      parts: many(
+        strictObject({ label: said(), supplier: said(), place: yup.string().nullable().defined() }),
+      ),
+      /** What they come to; empty where that is nothing of its own. */
       total: said(),
+      /** How it is fitted. */
+      said: said(),
       fit: howWell(),
       priceMinor: yup.number().integer().required(),
       days: yup.number().required(),

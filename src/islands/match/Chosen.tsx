@@ -1,33 +1,39 @@
 import type { JobView } from "@/core/job/log/reduce";
-import type { MatchAnswer } from "@/core/matching/match-answer.input";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
 
-const counted = (count: number, label: string): string => (count > 1 ? `${count} × ${label}` : label);
-
-interface ChosenProps {
-  readonly one: MatchAnswer["candidates"][number];
-  readonly part: JobView["parts"][number];
-  readonly job: JobView;
-  /** How many are fitted together. */
-  readonly fitted: number;
+/** A line of an order: what, how many, and who sends it. */
+export interface ToOrder {
+  readonly label: string;
+  readonly count: number;
+  readonly from: string;
 }
 
-/** The part that was taken for the job: its order with its small parts, or its way back to the shelf. */
-export function Chosen({ one, part, job, fitted }: ChosenProps) {
+interface ChosenProps {
+  readonly part: JobView["parts"][number];
+  readonly job: JobView;
+  /** What of it has to be bought, and the small parts that go with it. */
+  readonly toOrder: readonly ToOrder[];
+}
+
+const lineOf = ({ count, label }: ToOrder): string => (count > 1 ? `${count} × ${label}` : label);
+
+function orderWords(isHere: boolean, lines: number): string {
+  if (isHere) return "Its small parts are ordered";
+  return lines > 1 ? "It is ordered, with its small parts" : "It is ordered";
+}
+
+/** What was taken for the job: its order with the small parts, or its way back to the shelf. */
+export function Chosen({ part, job, toOrder }: ChosenProps) {
   const { post, problem, isBusy } = usePost(job.jobId);
   const { fromShelf, seq } = part;
-  const own = counted(fitted, one.label);
-  const lines = [
-    ...(fromShelf ? [] : [own]),
-    ...one.goesWith.map(({ count, label }) => counted(count, label)),
-  ];
-  const open = lines.filter(
-    (line) => !job.orders.some((order) => order.part === line && order.state !== "cancelled"),
+  const isHere = fromShelf.length > 0;
+  const open = toOrder.filter(
+    (line) => !job.orders.some((order) => order.part === lineOf(line) && order.state !== "cancelled"),
   );
   const order = async (): Promise<void> => {
     for (const line of open) {
-      const payload = { part: line, state: "ordered", from: one.supplier, expectedOn: null };
+      const payload = { part: lineOf(line), state: "ordered", from: line.from, expectedOn: null };
       if (!(await post({ kind: "order-linked", stage: "match", payload }))) return;
     }
   };
@@ -36,17 +42,15 @@ export function Chosen({ one, part, job, fitted }: ChosenProps) {
   return (
     <>
       <p role="status" className="font-semibold text-verdigris">
-        Chosen for this job{fromShelf ? `, taken from ${fromShelf.place}` : ""}.
+        Chosen for this job{isHere ? `, taken from ${fromShelf.map(({ place }) => place).join(", ")}` : ""}.
       </p>
       <div className="mt-2 flex flex-wrap gap-3">
         {open.length > 0 ? (
           <button type="button" className="btn btn-outline" disabled={isBusy} onClick={order}>
-            {fromShelf
-              ? "Its small parts are ordered"
-              : `It is ordered${one.goesWith.length > 0 ? ", with its small parts" : ""}`}
+            {orderWords(isHere, open.length)}
           </button>
         ) : null}
-        {fromShelf ? (
+        {isHere ? (
           <button type="button" className="btn btn-outline" disabled={isBusy} onClick={putBack}>
             Put it back on the shelf
           </button>

@@ -11,6 +11,7 @@ import { FamilyPicker, familyInAddress, type NamedFamily } from "./FamilyPicker"
 import { MatchSheet } from "./MatchSheet";
 import { Orders } from "./Orders";
 import { TakeIt } from "./TakeIt";
+import { TakeTogether } from "./TakeTogether";
 
 interface MatchProps {
   readonly job: JobView;
@@ -48,6 +49,7 @@ function Matcher({ job, shop, families, partOf }: MatchProps) {
       family={family}
       picker={picker}
       action={(one, about) => <TakeIt one={one} job={job} {...about} />}
+      inPlace={(one, about) => <TakeTogether one={one} job={job} {...about} />}
     />
   );
 }

@@ -9,7 +9,7 @@ import { Candidates, Rejected } from "./Candidates";
 import { Compare } from "./Compare";
 import { Conflicts } from "./Conflicts";
 import { Looked } from "./Looked";
-import { Pairs } from "./Pairs";
+import { Together } from "./Together";
 import { useMatch } from "./use-match";
 import { Wanted } from "./Wanted";
 
@@ -62,12 +62,14 @@ interface SheetProps {
   readonly picker: ReactNode;
   /** What can be done with the candidate looked at. */
   action(one: Candidate, about: About): ReactNode;
+  /** What can be done with a combination; nothing without a job. */
+  inPlace?(one: MatchAnswer["together"][number], about: Omit<About, "isUnsettled">): ReactNode;
   /** What stands under the list. */
   foot?(asked: Asked): ReactNode;
 }
 
 /** What is needed of a part, typed where the job does not know it, and what fits, with its reasons. */
-export function MatchSheet({ job, currency, family, picker, action, foot }: SheetProps) {
+export function MatchSheet({ job, currency, family, picker, action, inPlace, foot }: SheetProps) {
   const [draft, setDraft] = useDraft<MatchDraft>(`match:${job?.jobId ?? "loose"}:${family}`, EMPTY);
   const handed = useRef(handedOver(family));
   useEffect(() => {
@@ -145,7 +147,11 @@ export function MatchSheet({ job, currency, family, picker, action, foot }: Shee
             chosenId={one?.id}
             onLook={(looked) => set({ looked })}
           />
-          <Pairs pairs={answer.pairs} currency={currency} />
+          <Together
+            together={answer.together}
+            currency={currency}
+            action={(made) => inPlace?.(made, { asked, fitted: answer.fitted })}
+          />
           <Rejected rejected={answer.rejected} nearMisses={answer.nearMisses} />
           {foot?.(asked)}
         </div>

@@ -67,7 +67,8 @@ const EMPTY: OrderDraft = { from: "", expectedOn: "" };
 /** A part that has to be bought: which, from whom, expected when. */
 function Ask({ job }: Pick<OrdersProps, "job">) {
   const waiting = new Set(job.orders.filter(({ state }) => state !== "cancelled").map(({ part }) => part));
-  const suggested = job.parts.find(({ label, fromShelf }) => !fromShelf && !waiting.has(label))?.label ?? "";
+  const suggested =
+    job.parts.find(({ label, fromShelf }) => fromShelf.length === 0 && !waiting.has(label))?.label ?? "";
   const { post, problem, isBusy } = usePost(job.jobId);
   const [draft, setDraft, clear] = useDraft<OrderDraft>(`order:${job.jobId}`, EMPTY);
   const set = (change: Partial<OrderDraft>): void => setDraft({ ...draft, ...change });

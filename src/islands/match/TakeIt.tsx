@@ -6,12 +6,21 @@ import { placeOf } from "@/core/matching/places";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
-import { Chosen } from "./Chosen";
+import { Chosen, type ToOrder } from "./Chosen";
 import type { About } from "./MatchSheet";
 
 interface TakeProps extends About {
   readonly one: MatchAnswer["candidates"][number];
   readonly job: JobView;
+}
+
+/** What has to be bought for one: itself unless it is here, and its small parts with it. */
+export function toOrderOf(
+  { label, shelf, supplier, goesWith }: TakeProps["one"],
+  fitted: number,
+): readonly ToOrder[] {
+  const own = shelf ? [] : [{ label, count: fitted, from: supplier }];
+  return [...own, ...goesWith.map((small) => ({ ...small, from: supplier }))];
 }
 
 /** The one tap that takes the part looked at for the job. */
@@ -53,7 +62,7 @@ export function TakeIt({ one, job, asked, isUnsettled, fitted }: TakeProps) {
           )}
         </p>
       ) : kept ? (
-        <Chosen one={one} part={kept} job={job} fitted={fitted} />
+        <Chosen part={kept} job={job} toOrder={toOrderOf(one, fitted)} />
       ) : fit === "temporary" ? (
         <form
           className="grid gap-3"

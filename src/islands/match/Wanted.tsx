@@ -21,9 +21,8 @@ export function Wanted({ answer, typed, issues, onType, onSchool }: WantedProps)
   return (
     <div className="grid items-start gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,1fr)_340px]">
       <div>
-        <Needs needed={needed} typed={typed} issues={issues} onType={onType} onTyping={setTyping} />
         {next ? (
-          <p className="mt-3 text-lg" data-testid="ask-next">
+          <p className="mb-3 min-h-14 text-lg" data-testid="ask-next">
             Next: <b>{next.label}</b>. {next.how}{" "}
             {next.removes >= 1 ? (
               <span className="text-soft">
@@ -32,6 +31,7 @@ export function Wanted({ answer, typed, issues, onType, onSchool }: WantedProps)
             ) : null}
           </p>
         ) : null}
+        <Needs needed={needed} typed={typed} issues={issues} onType={onType} onTyping={setTyping} />
         {schools.map(({ id, label, chosen, choices }) => (
           <div key={id} className="mt-3">
             <Choices

@@ -23,6 +23,6 @@ export const POST = defineEndpoint({
     if (body.jobId !== null && !found)
       return fail(issue("jobId", "not-found/job", `There is no job ${body.jobId}.`, body.jobId));
     const matched = await matchFor(body.asked, found?.view, shop);
-    return matched.ok ? ok(matchAnswer(matched.value)) : matched;
+    return matched.ok ? ok(await matchAnswer(matched.value)) : matched;
   },
 });

@@ -51,6 +51,15 @@ export const family: Family = {
   schools: {},
   notes: {},
   goesWith: [],
+  together: [
+    {
+      kind: "add",
+      attribute: "count",
+      // Ribs of one groove each; a V-belt fills its groove, teeth must run in step.
+      when: ({ section }) => section === "j" || section === "h",
+      said: "Beside each other on the same pulleys: two of one make, bought together, so that both carry.",
+    },
+  ],
   drawing,
   series: belts,
 };

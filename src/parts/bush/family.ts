@@ -31,6 +31,14 @@ export const family: Family = {
   schools: {},
   notes: { "oiled-for-solid": "Sintered for solid: its oil is its own, an oil hole goes unused." },
   goesWith: [{ label: "Felt for oil", why: "The old one is hard.", count: 1, priceMinor: 40 }],
+  together: [
+    {
+      kind: "nest",
+      inside: "bore",
+      outside: "outside",
+      said: "The smaller pressed into the larger, both flush; try the bore on the shaft before it is built in.",
+    },
+  ],
   drawing,
   series: bushes,
 };

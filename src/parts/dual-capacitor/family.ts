@@ -49,6 +49,17 @@ export const family: Family = {
       priceMinor: 30,
     },
   ],
+  together: [
+    {
+      kind: "split",
+      family: "run-capacitor",
+      of: ["larger", "smaller"],
+      as: "capacitance",
+      also: { kind: "run" },
+      carries: ["volts"],
+      said: "Two single cans: one tab of each joined to the common lead, each held by a strap of its own.",
+    },
+  ],
   readMark: readDual,
   fromJob: ({ floors }) => [follows("volts", floors.run, "least for this supply")],
   drawing,

@@ -20,7 +20,22 @@ export const family: Family = {
   id: "run-capacitor",
   title: "Run capacitor",
   key: "capacitance",
-  adds: "capacitance",
+  together: [
+    {
+      kind: "add",
+      attribute: "capacitance",
+      said: "Side by side, only where both can be fixed and insulated; each its own bleed resistor if the old one had one.",
+    },
+    {
+      kind: "section",
+      family: "dual-capacitor",
+      of: ["larger", "smaller"],
+      as: "capacitance",
+      also: { kind: "run" },
+      carries: ["volts"],
+      said: "One section of a can with two: between that section's tab and the common one; the other tab stays insulated and joined to nothing.",
+    },
+  ],
   attributes: {
     kind: choice("Kind", { run: "run, film", start: "start" }, MARK, { isSafety: true }),
     capacitance: {

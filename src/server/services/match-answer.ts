@@ -1,10 +1,12 @@
+import type { Combination } from "@/core/matching/combine";
 import type { AttributeSpec, Family } from "@/core/matching/family";
+import { worstOf } from "@/core/matching/judge";
 import type { Candidate } from "@/core/matching/match";
 import type { MatchAnswer } from "@/core/matching/match-answer.input";
 import { valuesOf } from "@/core/matching/needs";
 import { fitWords } from "@/core/matching/said";
 import { formatValue } from "@/core/matching/typed";
-import type { PartMatch } from "./match-part";
+import { betterThanSingle, type PartMatch } from "./match-part";
 
 /** What a part on the shelf may fail by, beside its attributes. */
 const SHELF_LABELS: ReadonlyMap<string, string> = new Map([
@@ -72,8 +74,35 @@ function neededWords(
   });
 }
 
+function drawingOf({ drawing }: Family): MatchAnswer["drawing"] {
+  return {
+    told: drawing.told,
+    words: Object.entries(drawing.words ?? {}).map(([of, words]) => ({ of, words })),
+    shapes: drawing.shapes.map((shape) => ({ ...shape })),
+    marks: drawing.marks.map(({ from, to, label, ...mark }) => ({
+      ...mark,
+      from: [...from],
+      to: [...to],
+      label: [...label],
+    })),
+  };
+}
+
+function togetherWords({ id, parts, total, said, fit, priceMinor, days }: Combination) {
+  return {
+    id,
+    parts: parts.map(({ label, supplier, shelf }) => ({ label, supplier, place: shelf?.place ?? null })),
+    total,
+    said,
+    fit: worstOf([fit, "note"]),
+    priceMinor,
+    days,
+  };
+}
+
 /** A match in the words of a screen. */
-export function matchAnswer({ family, context, requirement, matched, asks, pairs }: PartMatch): MatchAnswer {
+export async function matchAnswer(match: PartMatch): Promise<MatchAnswer> {
+  const { family, context, requirement, matched, asks } = match;
   const need = valuesOf(requirement);
   const labelOf = (id: string): string =>
     SHELF_LABELS.get(id) ??
@@ -87,17 +116,7 @@ export function matchAnswer({ family, context, requirement, matched, asks, pairs
   const rejected = Object.entries(matched.rejected).map(([id, count]) => ({ label: labelOf(id), count }));
   return {
     family: { id: family.id, title: family.title, hasMark: family.readMark !== undefined },
-    drawing: {
-      told: family.drawing.told,
-      words: Object.entries(family.drawing.words ?? {}).map(([of, words]) => ({ of, words })),
-      shapes: family.drawing.shapes.map((shape) => ({ ...shape })),
-      marks: family.drawing.marks.map(({ from, to, label, ...mark }) => ({
-        ...mark,
-        from: [...from],
-        to: [...to],
-        label: [...label],
-      })),
-    },
+    drawing: drawingOf(family),
     fitted: family.fitted ?? 1,
     schools: Object.entries(family.schools).map(([id, { label, choices }]) => ({
       id,
@@ -125,13 +144,7 @@ export function matchAnswer({ family, context, requirement, matched, asks, pairs
     })),
     candidates: matched.candidates.slice(0, MOST_CANDIDATES).map((one) => candidateWords(family, need, one)),
     found: matched.candidates.length,
-    pairs: pairs.map(({ parts: [one, other], total, fit, priceMinor, days }) => ({
-      labels: [one.label, other.label],
-      total: said(family.adds ?? "", total) ?? "",
-      fit,
-      priceMinor,
-      days,
-    })),
+    together: (await betterThanSingle(match)).map(togetherWords),
     nearMisses: matched.nearMisses.slice(0, MOST_NEAR).map(({ part, attributes }) => ({
       id: part.id,
       label: part.label,

@@ -3,7 +3,7 @@ import { hadResistor } from "@/core/job/old-part";
 import { limitOf } from "@/core/knowledge/resolve-limits";
 import { type Ask, whatToAsk } from "@/core/matching/ask";
 import type { Asked } from "@/core/matching/asked.input";
-import { type Pair, pairsFor } from "@/core/matching/combine";
+import { type Combination, combinationsFor, type Lists } from "@/core/matching/combine";
 import type { JobFacts } from "@/core/matching/facts";
 import { chosenSchools, type Family, type Schools } from "@/core/matching/family";
 import { FITS, type MatchContext } from "@/core/matching/judge";
@@ -30,8 +30,8 @@ export interface PartMatch {
   readonly requirement: Requirement;
   readonly matched: Matched;
   readonly asks: readonly Ask[];
-  /** Two side by side, where they fit better or are here sooner than any one. */
-  readonly pairs: readonly Pair[];
+  /** What else may stand in the place of one, each way's best. */
+  combinations(): Promise<readonly Combination[]>;
   /** What of the family the shelf has a place for, also what is used up. */
   readonly onShelf: readonly Part[];
 }
@@ -77,22 +77,36 @@ function schoolsOf({ schools }: Asked, { settings }: Shop): Schools {
   };
 }
 
-/** Pairs that beat the best single one: they fit better, or as well and are here sooner. */
-function betterPairs({ candidates }: Matched, pairsOf: () => readonly Pair[]): readonly Pair[] {
+/** Combinations that beat the best single one: they fit better, or as well and are here sooner. */
+export async function betterThanSingle({
+  matched: { candidates },
+  combinations,
+}: PartMatch): Promise<readonly Combination[]> {
   const [best] = candidates;
   // Nothing beats one that fits and is here.
   if (best?.fit === "fit" && best.part.days <= 1) return [];
-  const rank = (fit: Pair["fit"]): number => FITS.indexOf(fit);
-  return pairsOf().filter(
+  const rank = (fit: Combination["fit"]): number => FITS.indexOf(fit);
+  return (await combinations()).filter(
     ({ fit, days }) => !best || rank(fit) < rank(best.fit) || (fit === best.fit && days < best.part.days),
+  );
+}
+
+/** The families of which a combination may be made, with their parts. */
+async function othersOf({ together = [] }: Family): Promise<Lists["others"]> {
+  const ids = together.flatMap((rule) => ("family" in rule ? [rule.family] : []));
+  const families = await Promise.all([...new Set(ids)].map((id) => loadFamily(id)));
+  return new Map(
+    families.flatMap((family) =>
+      family ? [[family.id, { family, parts: priceListOf(family).parts }] as const] : [],
+    ),
   );
 }
 
 /** What the job has of the shelf for its parts as they are chosen now. */
 function heldBy(view: JobView | undefined): ReadonlyMap<string, number> {
   const held = new Map<string, number>();
-  for (const { fromShelf } of view?.parts ?? [])
-    if (fromShelf) held.set(fromShelf.id, (held.get(fromShelf.id) ?? 0) + fromShelf.count);
+  for (const { id, count } of (view?.parts ?? []).flatMap(({ fromShelf }) => fromShelf))
+    held.set(id, (held.get(id) ?? 0) + count);
   return held;
 }
 
@@ -130,7 +144,10 @@ export async function matchFor(
     requirement,
     matched,
     onShelf,
-    pairs: betterPairs(matched, () => pairsFor(family, need, priceListOf(family).parts, context)),
+    combinations: async () => {
+      const own = [...here, ...priceListOf(family).parts];
+      return combinationsFor(family, need, { own, others: await othersOf(family) }, context);
+    },
     asks: whatToAsk(family, need, matched.candidates, context),
   });
 }

@@ -165,7 +165,7 @@ describe("a part fitted for a while", () => {
       priceMinor: 0,
       days: 0,
       asked: null,
-      fromShelf: null,
+      fromShelf: [],
     },
   ];
   const ends = (onDay: string | null): Line => [

@@ -1,15 +1,20 @@
+import type { Combination } from "@/core/matching/combine";
+import { worstOf } from "@/core/matching/judge";
 import { matchPart } from "@/core/matching/match";
 import { valuesOf } from "@/core/matching/needs";
 import type { Part } from "@/core/matching/part";
 import { familyOf } from "@/core/matching/places";
 import { fitWords } from "@/core/matching/said";
-import { fail, issue, ok } from "@/core/result";
-import { matchFor } from "@/server/services/match-part";
+import { fail, issue, ok, type Result } from "@/core/result";
+import { matchFor, type PartMatch } from "@/server/services/match-part";
 import { priceListOf } from "@/server/services/price-lists";
 import { shelfIdOf } from "@/server/services/shelf";
 import type { Completion } from "../../completion";
+import type { Drafts, Payloads } from "../../schemas";
 
 const NOTHING_SAID = { marking: "", typed: [], settled: [], schools: [] };
+
+type Chosen = Pick<Payloads["part-chosen"], "label" | "fit" | "notes" | "priceMinor" | "days" | "fromShelf">;
 
 /** How many lie there is weighed where they are taken, with who took the last. */
 const asIfEnough =
@@ -17,23 +22,84 @@ const asIfEnough =
   (part: Part): Part =>
     part.shelf ? { ...part, shelf: { ...part.shelf, count: Math.max(part.shelf.count, fitted) } } : part;
 
-/** The server matches the part itself: one that does not fit, or of which it is not known yet, cannot be chosen. */
-export const complete: Completion<"part-chosen"> = async (draft, { view, on, shopContext }) => {
-  const { forPart, partId, asked } = draft;
-  const said = asked ?? { family: familyOf(forPart), ...NOTHING_SAID };
-  if (said.family !== familyOf(forPart))
+/** What of some parts lies on the shelf: as many of each as are fitted. */
+function fromShelf(parts: readonly Part[], fitted: number): Chosen["fromShelf"] {
+  const ids = [...new Set(parts.map(({ id }) => id))];
+  return ids.flatMap((partId) => {
+    const same = parts.filter(({ id }) => id === partId);
+    const [id, shelf] = [shelfIdOf(partId), same[0]?.shelf];
+    return id !== undefined && shelf ? [{ id, count: fitted * same.length, place: shelf.place }] : [];
+  });
+}
+
+/** One part, matched anew. */
+function single({ family, context, requirement }: PartMatch, part: Part): Result<Chosen> {
+  const { fit, attributes } = matchPart(family, valuesOf(requirement), part, context);
+  if (fit === "reject" || fit === "open") {
+    const why = attributes.filter((one) => one.fit === fit).map((one) => fitWords(family, one));
+    const told = fit === "open" ? "cannot be told to fit yet" : "does not fit";
     return fail(
       issue(
-        "payload.asked.family",
-        "match/other-family",
-        `A ${said.family} is no ${familyOf(forPart)}.`,
-        said.family,
+        "payload.partId",
+        `match/${fit === "open" ? "open" : "does-not-fit"}`,
+        `${part.label} ${told}. ${why.join(" ")}`,
+        part.id,
       ),
     );
-  const matched = await matchFor(said, view, { ...shopContext, db: on });
+  }
+  const fitted = family.fitted ?? 1;
+  const notes = attributes.filter((one) => one.fit !== "fit").map((one) => fitWords(family, one));
+  const { label, days } = part;
+  // The repair that renews it renews as many as are fitted together.
+  const priceMinor = part.priceMinor * fitted;
+  return ok({ label, fit, notes, priceMinor, days, fromShelf: fromShelf([part], fitted) });
+}
+
+/** Several parts in the place of one: never better than with a note. */
+function together({ family }: PartMatch, { parts, said, fit, priceMinor, days }: Combination): Chosen {
+  const fitted = family.fitted ?? 1;
+  return {
+    label: parts.map(({ label }) => label).join(" with "),
+    fit: worstOf([fit, "note"]) === "temporary" ? "temporary" : "note",
+    notes: [said],
+    priceMinor: priceMinor * fitted,
+    days,
+    fromShelf: fromShelf(parts, fitted),
+  };
+}
+
+async function chosenOf(matched: PartMatch, partId: string): Promise<Result<Chosen>> {
+  const { family, onShelf } = matched;
+  const here = onShelf.map(asIfEnough(family.fitted ?? 1));
+  const part = [...here, ...priceListOf(family).parts].find(({ id }) => id === partId);
+  if (part) return single(matched, part);
+  const combination = (await matched.combinations()).find(({ id }) => id === partId);
+  if (combination) return ok(together(matched, combination));
+  return fail(issue("payload.partId", "unknown/part", `There is no part "${partId}".`, partId));
+}
+
+/** What was asked of the part: of another family than its place is for it says nothing. */
+function askedOf({ forPart, asked }: Drafts["part-chosen"]) {
+  const said = asked ?? { family: familyOf(forPart), ...NOTHING_SAID };
+  if (said.family === familyOf(forPart)) return ok(said);
+  return fail(
+    issue(
+      "payload.asked.family",
+      "match/other-family",
+      `A ${said.family} is no ${familyOf(forPart)}.`,
+      said.family,
+    ),
+  );
+}
+
+/** The server matches the part itself: one that does not fit, or of which it is not known yet, cannot be chosen. */
+export const complete: Completion<"part-chosen"> = async (draft, { view, on, shopContext }) => {
+  const said = askedOf(draft);
+  if (!said.ok) return said;
+  const matched = await matchFor(said.value, view, { ...shopContext, db: on });
   if (!matched.ok)
     return fail(...matched.issues.map((one) => ({ ...one, path: `payload.asked.${one.path}` })));
-  const { family, context, requirement, onShelf } = matched.value;
+  const { family, requirement } = matched.value;
   const [conflict] = requirement.conflicts;
   if (conflict) {
     const label = family.attributes[conflict.attribute]?.label ?? conflict.attribute;
@@ -45,29 +111,7 @@ export const complete: Completion<"part-chosen"> = async (draft, { view, on, sho
       ),
     );
   }
-  const fitted = family.fitted ?? 1;
-  const part = [...onShelf.map(asIfEnough(fitted)), ...priceListOf(family).parts].find(
-    ({ id }) => id === partId,
-  );
-  if (!part) return fail(issue("payload.partId", "unknown/part", `There is no part "${partId}".`, partId));
-  const { fit, attributes } = matchPart(family, valuesOf(requirement), part, context);
-  const notes = attributes.filter((one) => one.fit !== "fit").map((one) => fitWords(family, one));
-  if (fit === "reject" || fit === "open") {
-    const why = attributes.filter((one) => one.fit === fit).map((one) => fitWords(family, one));
-    const told = fit === "open" ? "cannot be told to fit yet" : "does not fit";
-    return fail(
-      issue(
-        "payload.partId",
-        `match/${fit === "open" ? "open" : "does-not-fit"}`,
-        `${part.label} ${told}. ${why.join(" ")}`,
-        partId,
-      ),
-    );
-  }
-  const { label, days, shelf } = part;
-  // The repair that renews it renews as many as are fitted together.
-  const priceMinor = part.priceMinor * fitted;
-  const id = shelfIdOf(partId);
-  const fromShelf = shelf && id !== undefined ? { id, count: fitted, place: shelf.place } : null;
-  return ok({ payload: { forPart, partId, label, fit, notes, priceMinor, days, asked, fromShelf } });
+  const { forPart, partId, asked } = draft;
+  const chosen = await chosenOf(matched.value, partId);
+  return chosen.ok ? ok({ payload: { forPart, partId, asked, ...chosen.value } }) : chosen;
 };

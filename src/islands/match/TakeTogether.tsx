@@ -1,0 +1,41 @@
+import type { JobView } from "@/core/job/log/reduce";
+import type { MatchAnswer } from "@/core/matching/match-answer.input";
+import { placeOf } from "@/core/matching/places";
+import { Problem } from "../fields/Problem";
+import { usePost } from "../state/use-post";
+import { Chosen } from "./Chosen";
+import type { About } from "./MatchSheet";
+
+interface TakeProps extends Omit<About, "isUnsettled"> {
+  readonly one: MatchAnswer["together"][number];
+  readonly job: JobView;
+}
+
+/** The one tap that takes what stands in the place of one part. */
+export function TakeTogether({ one, job, asked, fitted }: TakeProps) {
+  const { post, problem, isBusy } = usePost(job.jobId);
+  const { id, parts } = one;
+  const forPart = placeOf(asked.family);
+  const kept = job.parts.find((part) => part.forPart === forPart && part.partId === id);
+  const bought = parts.filter(({ place }) => place === null);
+  const labels = [...new Set(bought.map(({ label }) => label))];
+  const toOrder = labels.map((label) => ({
+    label,
+    count: fitted * bought.filter((part) => part.label === label).length,
+    from: bought[0]?.supplier ?? "",
+  }));
+  if (kept) return <Chosen part={kept} job={job} toOrder={toOrder} />;
+  return (
+    <>
+      <button
+        type="button"
+        className="btn btn-outline mt-1"
+        disabled={isBusy}
+        onClick={() => post({ kind: "part-chosen", stage: "match", payload: { forPart, partId: id, asked } })}
+      >
+        {parts.length > 1 ? "Take these together" : "Take this instead"}
+      </button>
+      <Problem text={problem} />
+    </>
+  );
+}
