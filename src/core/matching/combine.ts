@@ -2,7 +2,7 @@ import { denoise } from "../quantity/decimal";
 import type { Family, Together } from "./family";
 import { FITS, type Fit, judgeAttribute, type MatchContext, worstOf } from "./judge";
 import { failsBy, matchPart } from "./match";
-import type { Attributes, Part } from "./part";
+import type { Attributes, Part, Value } from "./part";
 import { formatValue } from "./typed";
 
 /** Several parts in the place of one, or a part of another kind of which some stays unused. */
@@ -39,36 +39,57 @@ interface Fitting {
 /** Attributes of a family as a list, made once. */
 const listedOf = new WeakMap<Family, Parameters<typeof failsBy>[0]>();
 
-/** The parts that may stand for what is needed, each with how well. */
-function fitting(family: Family, need: Attributes, parts: Iterable<Part>, context: MatchContext): Fitting[] {
-  const quick = listedOf.get(family) ?? {
-    attributes: Object.entries(family.attributes),
-    never: family.never,
-  };
-  listedOf.set(family, quick);
-  const found: Fitting[] = [];
-  for (const part of parts) {
-    if (failsBy(quick, need, part, context).first !== undefined) continue;
-    const { fit } = matchPart(family, need, part, context);
-    if (fit !== "reject" && fit !== "open") found.push({ part, fit });
-  }
-  return found;
-}
-
 function isBetter(one: Fitting, other: Fitting): boolean {
   const fit = FITS.indexOf(one.fit) - FITS.indexOf(other.fit);
   const price = one.part.priceMinor - other.part.priceMinor;
   return (fit || price || (one.part.id < other.part.id ? -1 : 1)) < 0;
 }
 
-/** Of each value of an attribute the one that fits best, then the cheapest. */
-function bestBy(found: readonly Fitting[], attribute: string): ReadonlyMap<number, Fitting> {
-  const best = new Map<number, Fitting>();
-  for (const one of found) {
-    const value = one.part.attributes[attribute];
+/** Of parts the one that fits best, then the cheapest; undefined where none may be fitted. */
+function bestOf(
+  family: Family,
+  need: Attributes,
+  parts: readonly Part[],
+  context: MatchContext,
+): Fitting | undefined {
+  const quick = listedOf.get(family) ?? {
+    attributes: Object.entries(family.attributes),
+    never: family.never,
+  };
+  listedOf.set(family, quick);
+  let best: Fitting | undefined;
+  for (const part of parts) {
+    // Nothing dearer is better than one that fits.
+    if (best?.fit === "fit" && part.priceMinor > best.part.priceMinor) continue;
+    if (failsBy(quick, need, part, context).first !== undefined) continue;
+    const one = { part, fit: matchPart(family, need, part, context).fit };
+    // For a while only, a single one does as well.
+    if (one.fit !== "fit" && one.fit !== "note") continue;
+    if (!best || isBetter(one, best)) best = one;
+  }
+  return best;
+}
+
+/** Of each value of an attribute the best, which is weighed elsewhere: here it is its own. */
+function bestByValue(
+  family: Family,
+  need: Attributes,
+  attribute: string,
+  parts: readonly Part[],
+  context: MatchContext,
+): ReadonlyMap<number, Fitting> {
+  const byValue = new Map<number, Part[]>();
+  for (const part of parts) {
+    const value = part.attributes[attribute];
     if (typeof value !== "number") continue;
-    const before = best.get(value);
-    if (!before || isBetter(one, before)) best.set(value, one);
+    const same = byValue.get(value);
+    if (same) same.push(part);
+    else byValue.set(value, [part]);
+  }
+  const best = new Map<number, Fitting>();
+  for (const [value, same] of byValue) {
+    const one = bestOf(family, { ...need, [attribute]: value }, same, context);
+    if (one) best.set(value, one);
   }
   return best;
 }
@@ -86,16 +107,12 @@ function added(
   const wanted = need[attribute];
   if (!spec || typeof wanted !== "number" || rule.when?.(need) === false) return [];
   const smaller = own.filter((part) => Number(part.attributes[attribute]) < wanted);
-  // Its value is weighed in the sum: here it is its own.
-  const found = smaller.flatMap((part) =>
-    fitting(family, { ...need, [attribute]: part.attributes[attribute] }, [part], context),
-  );
-  const best = [...bestBy(found, attribute)];
+  const best = [...bestByValue(family, need, attribute, smaller, context)];
   return best.flatMap(([value, one], index) =>
     best.slice(index).flatMap(([otherValue, other]): Made[] => {
       const total = denoise(value + otherValue);
       const together = judgeAttribute(attribute, spec, wanted, total, context);
-      if (together.fit === "reject" || together.fit === "temporary") return [];
+      if (together.fit !== "fit" && together.fit !== "note") return [];
       return [
         {
           parts: value >= otherValue ? [one.part, other.part] : [other.part, one.part],
@@ -106,6 +123,11 @@ function added(
     }),
   );
 }
+
+/** Share by which a value may be off to be weighed at all: wider than any rule lets pass. */
+const NEAR = 0.3;
+const isNear = (value: Value | undefined, needed: number): boolean =>
+  typeof value === "number" && Math.abs(value / needed - 1) <= NEAR;
 
 /** One pressed into another: what is inside of the one is needed, and what is outside of the other. */
 function nested(
@@ -118,24 +140,15 @@ function nested(
   const { inside, outside } = rule;
   const [inner, outer] = [need[inside], need[outside]];
   if (typeof inner !== "number" || typeof outer !== "number") return [];
-  const between = own.filter((part) => {
-    const [from, to] = [Number(part.attributes[inside]), Number(part.attributes[outside])];
-    return from >= inner && to <= outer && !(from === inner && to === outer);
-  });
-  const inners = bestBy(
-    between.flatMap((part) =>
-      fitting(family, { ...need, [outside]: part.attributes[outside] }, [part], context),
-    ),
-    outside,
+  const inners = own.filter(
+    ({ attributes }) => isNear(attributes[inside], inner) && Number(attributes[outside]) < outer,
   );
-  const outers = bestBy(
-    between.flatMap((part) =>
-      fitting(family, { ...need, [inside]: part.attributes[inside] }, [part], context),
-    ),
-    inside,
+  const outers = own.filter(
+    ({ attributes }) => isNear(attributes[outside], outer) && Number(attributes[inside]) > inner,
   );
-  return [...inners].flatMap(([meets, one]): Made[] => {
-    const other = outers.get(meets);
+  const around = bestByValue(family, need, inside, outers, context);
+  return [...bestByValue(family, need, outside, inners, context)].flatMap(([meets, one]): Made[] => {
+    const other = around.get(meets);
     return other ? [{ parts: [one.part, other.part], total: "", fit: worstOf([one.fit, other.fit]) }] : [];
   });
 }
@@ -150,16 +163,21 @@ function bySection(
 ): Made[] {
   const { of, as, also, carries } = rule;
   const spec = family.attributes[as];
-  if (!spec || typeof need[as] !== "number") return [];
+  const needed = need[as];
+  if (!spec || typeof needed !== "number") return [];
   const parts = others.get(rule.family)?.parts ?? [];
   return of.flatMap((section) => {
-    const alone = parts.map((part): Part => {
+    const near = parts.filter(({ attributes }) => isNear(attributes[section], needed));
+    const alone = near.map((part): Part => {
       const kept = Object.fromEntries(carries.map((id) => [id, part.attributes[id]]));
       return { ...part, attributes: { ...also, ...kept, [as]: part.attributes[section] } };
     });
-    return fitting(family, need, alone, context).map(
-      ({ part, fit }): Made => ({ parts: [part], total: formatValue(spec, part.attributes[as] ?? 0), fit }),
-    );
+    const values = [...new Set(alone.map(({ attributes }) => attributes[as]))];
+    return values.flatMap((value): Made[] => {
+      const same = alone.filter(({ attributes }) => attributes[as] === value);
+      const best = bestOf(family, need, same, context);
+      return best ? [{ parts: [best.part], total: formatValue(spec, value ?? 0), fit: best.fit }] : [];
+    });
   });
 }
 
@@ -176,9 +194,12 @@ function bySplit(
   if (!other || of.some((section) => typeof need[section] !== "number")) return [];
   const kept = Object.fromEntries(carries.map((id) => [id, need[id]]));
   const best = of.map((section) =>
-    fitting(other.family, { ...also, ...kept, [as]: need[section] }, other.parts, context).reduce<
-      Fitting | undefined
-    >((before, one) => (before && !isBetter(one, before) ? before : one), undefined),
+    bestOf(
+      other.family,
+      { ...also, ...kept, [as]: need[section] },
+      other.parts.filter(({ attributes }) => isNear(attributes[as], Number(need[section]))),
+      context,
+    ),
   );
   const whole = best.flatMap((one) => one ?? []);
   return whole.length < of.length
@@ -224,6 +245,11 @@ export function combinationsFor(
   lists: Lists,
   context: MatchContext,
 ): readonly Combination[] {
+  const isKnown = Object.entries(family.attributes).every(
+    ([id, { isHard }]) => isHard !== true || need[id] !== undefined,
+  );
+  // While what decides is not known, every one of them would be open.
+  if (!isKnown) return [];
   return (family.together ?? []).flatMap((rule) =>
     madeBy(rule, family, need, lists, context)
       .filter(({ parts }) => isThere(parts, family.fitted ?? 1))

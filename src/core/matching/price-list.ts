@@ -37,35 +37,62 @@ function firstFrom(keys: readonly number[], least: number): number {
   return low;
 }
 
-/** How far a rule lets the first attribute be off, downwards and upwards, as the ends of a window. */
-function windowOf({ attributes, key }: Family, needed: number): readonly [number, number] {
-  const kind = attributes[key]?.rule.kind;
+/** How far a rule lets an attribute be off, downwards and upwards, as the ends of a window. */
+function windowOf({ attributes }: Family, attribute: string, needed: number): readonly [number, number] {
+  const kind = attributes[attribute]?.rule.kind;
   const [low, high] = [needed * (1 - LOOKED_AT), needed * (1 + LOOKED_AT)];
   if (kind === "size") return [needed * (1 - NEAR_SIZE), needed * (1 + NEAR_SIZE)];
-  // A rating may be as high as it likes, a ceiling as low as it likes.
-  if (kind === "at-least") return [low, Number.POSITIVE_INFINITY];
+  // A rating may be as high as it likes, a length that is cut as long, a ceiling as low as it likes.
+  if (kind === "at-least" || kind === "trim") return [low, Number.POSITIVE_INFINITY];
   return kind === "at-most" ? [0, high] : [low, high];
+}
+
+/** Parts in the order of one attribute; those that do not state it apart. */
+interface Ordered {
+  readonly keys: readonly number[];
+  readonly parts: readonly Part[];
+  readonly unstated: readonly Part[];
+}
+
+function orderedBy(attribute: string, parts: readonly Part[]): Ordered {
+  const keyed = parts
+    .map((part) => ({ part, key: keyOf(part.attributes[attribute]) }))
+    .filter((one): one is { part: Part; key: number } => one.key !== undefined)
+    .sort((one, other) => one.key - other.key);
+  return {
+    keys: keyed.map(({ key }) => key),
+    parts: keyed.map(({ part }) => part),
+    unstated: parts.filter((part) => keyOf(part.attributes[attribute]) === undefined),
+  };
+}
+
+/** The attributes to search by, the family's key first: those that decide and are figures. */
+function searchedBy({ key, attributes }: Family): readonly string[] {
+  const others = Object.keys(attributes).filter((id) => id !== key && attributes[id]?.isHard !== false);
+  return [key, ...others];
 }
 
 /** A searchable list of a family's parts. What has no figure there is looked at every time. */
 export function priceList(family: Family, parts: readonly Part[]): PriceList {
-  const keyed = parts
-    .map((part) => ({ part, key: keyOf(part.attributes[family.key]) }))
-    .filter((one): one is { part: Part; key: number } => one.key !== undefined)
-    .sort((one, other) => one.key - other.key);
-  const unkeyed = parts.filter((part) => keyOf(part.attributes[family.key]) === undefined);
-  const keys = keyed.map(({ key }) => key);
-  const sorted = keyed.map(({ part }) => part);
+  const made = new Map<string, Ordered>();
+  const ordered = (attribute: string): Ordered => {
+    const known = made.get(attribute) ?? orderedBy(attribute, parts);
+    made.set(attribute, known);
+    return known;
+  };
+  const attributes = searchedBy(family);
   return {
     parts,
     near: (need) => {
-      const needed = keyOf(need[family.key]);
-      if (needed === undefined) return parts;
-      const [least, most] = windowOf(family, needed);
+      const attribute = attributes.find((id) => keyOf(need[id]) !== undefined);
+      const needed = attribute === undefined ? undefined : keyOf(need[attribute]);
+      if (attribute === undefined || needed === undefined) return parts;
+      const { keys, parts: sorted, unstated } = ordered(attribute);
+      const [least, most] = windowOf(family, attribute, needed);
       const from = firstFrom(keys, least);
       let to = firstFrom(keys, most);
       while (to < keys.length && (keys[to] ?? 0) <= most) to += 1;
-      return [...sorted.slice(from, to), ...unkeyed];
+      return [...sorted.slice(from, to), ...unstated];
     },
   };
 }

@@ -123,9 +123,9 @@ describe("parts against what is needed", () => {
 
   it("the list is searched without losing a candidate that all parts would give", () => {
     fc.assert(
-      fc.property(pair, ({ family, old }) => {
+      fc.property(pair, fc.boolean(), ({ family, old }, isKeyKnown) => {
         const context = contextOf(family);
-        const need = needOf(family, old);
+        const need = { ...needOf(family, old), ...(isKeyKnown ? {} : { [family.key]: undefined }) };
         const all = matchParts(family, need, partsOf(family), context);
         const near = matchParts(family, need, priceList(family, partsOf(family)).near(need), context);
         expect(near.candidates).toEqual(all.candidates);
