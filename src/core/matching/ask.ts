@@ -1,6 +1,6 @@
 import type { Family } from "./family";
 import { judgeAttribute, type MatchContext } from "./judge";
-import type { Candidate } from "./match";
+import type { Ranked } from "./match";
 import type { Attributes } from "./part";
 
 /** Something that is not known yet of what is needed, and what knowing it is worth. */
@@ -31,7 +31,7 @@ function spread<T>(rows: readonly T[]): readonly T[] {
 export function whatToAsk(
   family: Family,
   need: Attributes,
-  candidates: readonly Candidate[],
+  candidates: readonly Pick<Ranked, "part">[],
   context: MatchContext,
 ): readonly Ask[] {
   const unknown = Object.entries(family.attributes).filter(

@@ -1,7 +1,7 @@
 import { denoise } from "../quantity/decimal";
 import type { Family, Together } from "./family";
 import { FITS, type Fit, judgeAttribute, type MatchContext, worstOf } from "./judge";
-import { failsBy, matchPart } from "./match";
+import { weigh } from "./match";
 import type { Attributes, Part, Value } from "./part";
 import { formatValue } from "./typed";
 
@@ -36,9 +36,6 @@ interface Fitting {
   readonly fit: Fit;
 }
 
-/** Attributes of a family as a list, made once. */
-const listedOf = new WeakMap<Family, Parameters<typeof failsBy>[0]>();
-
 function isBetter(one: Fitting, other: Fitting): boolean {
   const fit = FITS.indexOf(one.fit) - FITS.indexOf(other.fit);
   const price = one.part.priceMinor - other.part.priceMinor;
@@ -52,17 +49,11 @@ function bestOf(
   parts: readonly Part[],
   context: MatchContext,
 ): Fitting | undefined {
-  const quick = listedOf.get(family) ?? {
-    attributes: Object.entries(family.attributes),
-    never: family.never,
-  };
-  listedOf.set(family, quick);
   let best: Fitting | undefined;
   for (const part of parts) {
     // Nothing dearer is better than one that fits.
     if (best?.fit === "fit" && part.priceMinor > best.part.priceMinor) continue;
-    if (failsBy(quick, need, part, context).first !== undefined) continue;
-    const one = { part, fit: matchPart(family, need, part, context).fit };
+    const one = weigh(family, need, part, context);
     // For a while only, a single one does as well.
     if (one.fit !== "fit" && one.fit !== "note") continue;
     if (!best || isBetter(one, best)) best = one;
@@ -94,6 +85,18 @@ function bestByValue(
   return best;
 }
 
+/** Two values that come to what is wanted: exactly so where any two do, or else within what may stand for good. */
+function sumsTo(values: readonly number[], judge: (total: number) => Fit) {
+  const sums = values.flatMap((one, index) =>
+    values.slice(index).map((other) => {
+      const total = denoise(one + other);
+      return { one, other, total, fit: judge(total) };
+    }),
+  );
+  const exact = sums.filter(({ fit }) => fit === "fit");
+  return exact.length > 0 ? exact : sums.filter(({ fit }) => fit === "note");
+}
+
 /** Two side by side whose values add up, such as two run capacitors: each must fit in all but its value. */
 function added(
   rule: Of<"add">,
@@ -107,21 +110,22 @@ function added(
   const wanted = need[attribute];
   if (!spec || typeof wanted !== "number" || rule.when?.(need) === false) return [];
   const smaller = own.filter((part) => Number(part.attributes[attribute]) < wanted);
-  const best = [...bestByValue(family, need, attribute, smaller, context)];
-  return best.flatMap(([value, one], index) =>
-    best.slice(index).flatMap(([otherValue, other]): Made[] => {
-      const total = denoise(value + otherValue);
-      const together = judgeAttribute(attribute, spec, wanted, total, context);
-      if (together.fit !== "fit" && together.fit !== "note") return [];
-      return [
-        {
-          parts: value >= otherValue ? [one.part, other.part] : [other.part, one.part],
-          total: formatValue(spec, total),
-          fit: worstOf([one.fit, other.fit, together.fit]),
-        },
-      ];
-    }),
-  );
+  const values = [...new Set(smaller.map((part) => Number(part.attributes[attribute])))];
+  const sums = sumsTo(values, (total) => judgeAttribute(attribute, spec, wanted, total, context).fit);
+  const used = new Set(sums.flatMap(({ one, other }) => [one, other]));
+  const usable = smaller.filter((part) => used.has(Number(part.attributes[attribute])));
+  const best = bestByValue(family, need, attribute, usable, context);
+  return sums.flatMap(({ one, other, total, fit }): Made[] => {
+    const [larger, lesser] = [best.get(Math.max(one, other)), best.get(Math.min(one, other))];
+    if (!larger || !lesser) return [];
+    return [
+      {
+        parts: [larger.part, lesser.part],
+        total: formatValue(spec, total),
+        fit: worstOf([larger.fit, lesser.fit, fit]),
+      },
+    ];
+  });
 }
 
 /** Share by which a value may be off to be weighed at all: wider than any rule lets pass. */

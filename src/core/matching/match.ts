@@ -34,16 +34,22 @@ export function matchPart(family: Family, need: Attributes, part: Part, context:
   };
 }
 
-const notes = ({ attributes }: Candidate): number => attributes.filter(({ fit }) => fit !== "fit").length;
+/** How well a part stands in a list: without a word of why, which `matchPart` has for the few that are shown. */
+export interface Ranked {
+  readonly part: Part;
+  readonly fit: Fit;
+  /** How many of its attributes are more than a plain fit. */
+  readonly notes: number;
+}
 
 /** What lies here first: it is fitted today. */
-const isAway = ({ part }: Candidate): number => (part.days === 0 ? 0 : 1);
+const isAway = ({ part }: Ranked): number => (part.days === 0 ? 0 : 1);
 
 /** The better fit first, then the fewer notes, then what lies here, then the cheaper, then the sooner, then by its name: never by chance. */
-function before(one: Candidate, other: Candidate): number {
+function before(one: Ranked, other: Ranked): number {
   return (
     FITS.indexOf(one.fit) - FITS.indexOf(other.fit) ||
-    notes(one) - notes(other) ||
+    one.notes - other.notes ||
     isAway(one) - isAway(other) ||
     one.part.priceMinor - other.part.priceMinor ||
     one.part.days - other.part.days ||
@@ -53,38 +59,53 @@ function before(one: Candidate, other: Candidate): number {
 
 export interface Matched {
   /** Parts that may be fitted, best first. */
-  readonly candidates: readonly Candidate[];
+  readonly candidates: readonly Ranked[];
   /** Rejected for one thing alone. */
-  readonly nearMisses: readonly Candidate[];
+  readonly nearMisses: readonly Ranked[];
   /** How many were rejected in all, by the attribute that failed first. */
   readonly rejected: Readonly<Record<string, number>>;
 }
 
-/** What a part fails by, without a word of why: the first attribute, and whether there are more. */
-export function failsBy(
-  {
-    attributes,
-    never,
-  }: { readonly attributes: readonly (readonly [string, AttributeSpec])[] } & Pick<Family, "never">,
-  need: Attributes,
-  part: Part,
-  context: MatchContext,
-): { readonly first: string | undefined; readonly isSeveral: boolean } {
-  let first = never.find(({ when }) => when(need, part.attributes))?.id;
-  for (const [id, spec] of attributes) {
-    const [needed, offered] = [need[id], part.attributes[id]];
-    if (needed === undefined || needed === offered) continue;
-    if (judgeAttribute(id, spec, needed, offered, context).fit !== "reject") continue;
-    if (first !== undefined) return { first, isSeveral: true };
-    first = id;
-  }
-  return { first, isSeveral: false };
+interface Weighed extends Ranked {
+  /** What it is rejected by first; undefined where it is not. */
+  readonly first: string | undefined;
+  readonly isSeveral: boolean;
 }
 
-/** The same of a part on the shelf, of which more is weighed than its attributes. */
-function shelvedFailsBy(family: Family, need: Attributes, part: Part, context: MatchContext) {
-  const failing = matchPart(family, need, part, context).attributes.filter(({ fit }) => fit === "reject");
-  return { first: failing[0]?.id, isSeveral: failing.length > 1 };
+/** The attributes of each family as a list, made once. */
+const listed = new WeakMap<Family, readonly (readonly [string, AttributeSpec])[]>();
+
+function specsOf(family: Family): readonly (readonly [string, AttributeSpec])[] {
+  const specs = listed.get(family) ?? Object.entries(family.attributes);
+  listed.set(family, specs);
+  return specs;
+}
+
+/** What of a part is more than a plain fit, one after the other: what is never fitted, the shelf, the attributes. */
+function* oddOf(family: Family, need: Attributes, part: Part, context: MatchContext) {
+  const never = family.never.find(({ when }) => when(need, part.attributes));
+  if (never) yield { id: never.id, fit: "reject" } as const;
+  if (part.shelf) yield* judgeShelved(family, part);
+  for (const [id, spec] of specsOf(family)) {
+    const [needed, offered] = [need[id], part.attributes[id]];
+    // The same is the same; what is not needed is only asked for where it decides.
+    if (needed === undefined ? spec.isHard !== true : needed === offered) continue;
+    yield judgeAttribute(id, spec, needed, offered, context);
+  }
+}
+
+/** A part as `matchPart` judges it, as far as a list needs it: done with what is rejected twice. */
+export function weigh(family: Family, need: Attributes, part: Part, context: MatchContext): Weighed {
+  let [worst, notes]: [number, number] = [0, 0];
+  let first: string | undefined;
+  for (const { id, fit } of oddOf(family, need, part, context)) {
+    if (fit === "fit") continue;
+    if (fit === "reject" && first !== undefined) return { part, fit, notes, first, isSeveral: true };
+    if (fit === "reject") first = id;
+    notes += 1;
+    worst = Math.max(worst, FITS.indexOf(fit));
+  }
+  return { part, fit: FITS[worst] ?? "reject", notes, first, isSeveral: false };
 }
 
 /** Parts of a family against what is needed: what may be fitted, what fails by one thing, and how many fail by what. */
@@ -95,15 +116,12 @@ export function matchParts(
   context: MatchContext,
 ): Matched {
   const counted = new Map<string, number>();
-  const [candidates, nearMisses]: [Candidate[], Candidate[]] = [[], []];
-  const specs = Object.entries(family.attributes);
+  const [candidates, nearMisses]: [Ranked[], Ranked[]] = [[], []];
   for (const part of parts) {
-    const { first, isSeveral } = part.shelf
-      ? shelvedFailsBy(family, need, part, context)
-      : failsBy({ attributes: specs, never: family.never }, need, part, context);
+    const weighed = weigh(family, need, part, context);
+    const { first, isSeveral } = weighed;
     if (first !== undefined) counted.set(first, (counted.get(first) ?? 0) + 1);
-    if (!isSeveral)
-      (first === undefined ? candidates : nearMisses).push(matchPart(family, need, part, context));
+    if (!isSeveral) (first === undefined ? candidates : nearMisses).push(weighed);
   }
   return {
     candidates: candidates.sort(before),

@@ -11,6 +11,8 @@ export interface PriceList {
   readonly parts: readonly Part[];
   /** The parts that can be a candidate or a near miss for what is needed. */
   near(need: Attributes): readonly Part[];
+  /** The least and the most of an attribute that it has; undefined where no part states it as a figure. */
+  rangeOf(attribute: string): readonly [number, number] | undefined;
 }
 
 const slug = (label: string): string =>
@@ -83,6 +85,11 @@ export function priceList(family: Family, parts: readonly Part[]): PriceList {
   const attributes = searchedBy(family);
   return {
     parts,
+    rangeOf: (attribute) => {
+      const { keys } = ordered(attribute);
+      const [least, most] = [keys[0], keys.at(-1)];
+      return least === undefined || most === undefined ? undefined : [least, most];
+    },
     near: (need) => {
       const attribute = attributes.find((id) => keyOf(need[id]) !== undefined);
       const needed = attribute === undefined ? undefined : keyOf(need[attribute]);

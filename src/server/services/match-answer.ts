@@ -1,7 +1,7 @@
 import type { Combination } from "@/core/matching/combine";
 import type { AttributeSpec, Family } from "@/core/matching/family";
 import { worstOf } from "@/core/matching/judge";
-import type { Candidate } from "@/core/matching/match";
+import { type Candidate, matchPart } from "@/core/matching/match";
 import type { MatchAnswer } from "@/core/matching/match-answer.input";
 import { valuesOf } from "@/core/matching/needs";
 import { fitWords } from "@/core/matching/said";
@@ -142,14 +142,16 @@ export async function matchAnswer(match: PartMatch): Promise<MatchAnswer> {
       minutes,
       removes,
     })),
-    candidates: matched.candidates.slice(0, MOST_CANDIDATES).map((one) => candidateWords(family, need, one)),
+    candidates: matched.candidates
+      .slice(0, MOST_CANDIDATES)
+      .map(({ part }) => candidateWords(family, need, matchPart(family, need, part, context))),
     found: matched.candidates.length,
     together: (await betterThanSingle(match)).map(togetherWords),
-    nearMisses: matched.nearMisses.slice(0, MOST_NEAR).map(({ part, attributes }) => ({
+    nearMisses: matched.nearMisses.slice(0, MOST_NEAR).map(({ part }) => ({
       id: part.id,
       label: part.label,
-      said: attributes
-        .filter(({ fit }) => fit === "reject")
+      said: matchPart(family, need, part, context)
+        .attributes.filter(({ fit }) => fit === "reject")
         .map((one) => fitWords(family, one))
         .join(" "),
     })),

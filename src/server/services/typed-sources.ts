@@ -6,14 +6,6 @@ import { formatValue, parseValue, suggestUnit } from "@/core/matching/typed";
 import { type Issue, issue } from "@/core/result";
 import { priceListOf } from "./price-lists";
 
-/** The least and the most of an attribute that the list has. */
-function soldOf(family: Family, attribute: string): readonly [number, number] | undefined {
-  const values = priceListOf(family)
-    .parts.map(({ attributes }) => attributes[attribute])
-    .filter((value) => typeof value === "number");
-  return values.length === 0 ? undefined : [Math.min(...values), Math.max(...values)];
-}
-
 /** What is typed and printed of a part, as sources; paths of issues are those of what was asked. */
 export function typedSources(
   family: Family,
@@ -42,7 +34,7 @@ export function typedSources(
       issues.push(...value.issues.map((one) => ({ ...one, path })));
       continue;
     }
-    const sold = spec.unit === "m" ? soldOf(family, attribute) : undefined;
+    const sold = spec.unit === "m" ? priceListOf(family).rangeOf(attribute) : undefined;
     const meant = sold && typeof value.value === "number" ? suggestUnit(text, value.value, sold) : undefined;
     if (meant !== undefined && sold)
       issues.push(

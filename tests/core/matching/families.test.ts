@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { whatToAsk } from "@/core/matching/ask";
 import { chosenSchools, type Family, isOfKind, type Schools } from "@/core/matching/family";
 import { FITS, type MatchContext } from "@/core/matching/judge";
-import { matchPart, matchParts } from "@/core/matching/match";
+import { matchPart, matchParts, weigh } from "@/core/matching/match";
 import { type Attributes, isSpan, type Part, type Value } from "@/core/matching/part";
 import { listed, priceList } from "@/core/matching/price-list";
 import { formatValue, parseValue } from "@/core/matching/typed";
@@ -116,6 +116,25 @@ describe("parts against what is needed", () => {
           const after = matchPart(family, stricter, offered, context);
           if (before.fit === "reject") expect(after.fit).toBe("reject");
         }
+      }),
+      RUNS,
+    );
+  });
+
+  it("a list weighs a part as it is judged by itself", () => {
+    fc.assert(
+      fc.property(pair, fc.nat(), ({ family, old }, seed) => {
+        const context = contextOf(family);
+        const need = needOf(family, old);
+        const parts = partsOf(family);
+        const part = parts[seed % parts.length];
+        if (!part) return;
+        const { fit, attributes } = matchPart(family, need, part, context);
+        const failing = attributes.filter((one) => one.fit === "reject").map(({ id }) => id);
+        const weighed = weigh(family, need, part, context);
+        expect(weighed).toMatchObject({ fit, first: failing[0], isSeveral: failing.length > 1 });
+        if (failing.length < 2)
+          expect(weighed.notes).toBe(attributes.filter((one) => one.fit !== "fit").length);
       }),
       RUNS,
     );
