@@ -11,7 +11,7 @@ import { seededRandom } from "@/core/seeded-random";
 import { allFamilies } from "@/parts/registry";
 import { LIMITS } from "../tests/core/shop-context";
 import { quantile } from "./lib/measured";
-import { startServer } from "./lib/prepare.mjs";
+import { ensureBuilt, startServer } from "./lib/prepare.mjs";
 
 const LISTS = 4;
 const ASKED = 600;
@@ -83,6 +83,7 @@ const look = told("plain look-up by the first attribute", plain);
 const match = told("match by itself", matched);
 console.log(`  ratio of the two, p50: ${(match / Math.max(look, 1e-4)).toFixed(0)}`);
 
+ensureBuilt();
 const folder = mkdtempSync(join(tmpdir(), "spindle-bench-match-"));
 const server = await startServer({
   port: PORT,
