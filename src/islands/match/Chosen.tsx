@@ -1,13 +1,7 @@
 import type { JobView } from "@/core/job/log/reduce";
+import { orderLineOf, type ToOrder } from "@/core/matching/to-order";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
-
-/** A line of an order: what, how many, and who sends it. */
-export interface ToOrder {
-  readonly label: string;
-  readonly count: number;
-  readonly from: string;
-}
 
 interface ChosenProps {
   readonly part: JobView["parts"][number];
@@ -15,8 +9,6 @@ interface ChosenProps {
   /** What of it has to be bought, and the small parts that go with it. */
   readonly toOrder: readonly ToOrder[];
 }
-
-const lineOf = ({ count, label }: ToOrder): string => (count > 1 ? `${count} × ${label}` : label);
 
 function orderWords(isHere: boolean, lines: number): string {
   if (isHere) return "Its small parts are ordered";
@@ -29,11 +21,11 @@ export function Chosen({ part, job, toOrder }: ChosenProps) {
   const { fromShelf, seq } = part;
   const isHere = fromShelf.length > 0;
   const open = toOrder.filter(
-    (line) => !job.orders.some((order) => order.part === lineOf(line) && order.state !== "cancelled"),
+    (line) => !job.orders.some((order) => order.part === orderLineOf(line) && order.state !== "cancelled"),
   );
   const order = async (): Promise<void> => {
     for (const line of open) {
-      const payload = { part: lineOf(line), state: "ordered", from: line.from, expectedOn: null };
+      const payload = { part: orderLineOf(line), state: "ordered", from: line.from, expectedOn: null };
       if (!(await post({ kind: "order-linked", stage: "match", payload }))) return;
     }
   };

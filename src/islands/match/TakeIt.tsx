@@ -3,24 +3,16 @@ import { EMPTY_FOLLOW_UP_FACTS } from "@/core/job/log/empty-facts";
 import type { JobView } from "@/core/job/log/reduce";
 import type { MatchAnswer } from "@/core/matching/match-answer.input";
 import { placeOf } from "@/core/matching/places";
+import { toOrder } from "@/core/matching/to-order";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
-import { Chosen, type ToOrder } from "./Chosen";
+import { Chosen } from "./Chosen";
 import type { About } from "./MatchSheet";
 
 interface TakeProps extends About {
   readonly one: MatchAnswer["candidates"][number];
   readonly job: JobView;
-}
-
-/** What has to be bought for one: itself unless it is here, and its small parts with it. */
-export function toOrderOf(
-  { label, shelf, supplier, goesWith }: TakeProps["one"],
-  fitted: number,
-): readonly ToOrder[] {
-  const own = shelf ? [] : [{ label, count: fitted, from: supplier }];
-  return [...own, ...goesWith.map((small) => ({ ...small, from: supplier }))];
 }
 
 /** The one tap that takes the part looked at for the job. */
@@ -62,7 +54,7 @@ export function TakeIt({ one, job, asked, isUnsettled, fitted }: TakeProps) {
           )}
         </p>
       ) : kept ? (
-        <Chosen part={kept} job={job} toOrder={toOrderOf(one, fitted)} />
+        <Chosen part={kept} job={job} toOrder={toOrder(one, fitted)} />
       ) : fit === "temporary" ? (
         <form
           className="grid gap-3"

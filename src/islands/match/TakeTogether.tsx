@@ -1,6 +1,7 @@
 import type { JobView } from "@/core/job/log/reduce";
 import type { MatchAnswer } from "@/core/matching/match-answer.input";
 import { placeOf } from "@/core/matching/places";
+import { toOrderTogether } from "@/core/matching/to-order";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
 import { Chosen } from "./Chosen";
@@ -17,14 +18,7 @@ export function TakeTogether({ one, job, asked, fitted }: TakeProps) {
   const { id, parts } = one;
   const forPart = placeOf(asked.family);
   const kept = job.parts.find((part) => part.forPart === forPart && part.partId === id);
-  const bought = parts.filter(({ place }) => place === null);
-  const labels = [...new Set(bought.map(({ label }) => label))];
-  const toOrder = labels.map((label) => ({
-    label,
-    count: fitted * bought.filter((part) => part.label === label).length,
-    from: bought[0]?.supplier ?? "",
-  }));
-  if (kept) return <Chosen part={kept} job={job} toOrder={toOrder} />;
+  if (kept) return <Chosen part={kept} job={job} toOrder={toOrderTogether(one, fitted)} />;
   return (
     <>
       <button
