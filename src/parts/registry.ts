@@ -31,6 +31,7 @@ const ROOMS: ReadonlyMap<string, () => Promise<{ readonly family: Family }>> = n
     "centrifugal-switch": () => import("./centrifugal-switch/family"),
     motor: () => import("./motor/family"),
     board: () => import("./board/family"),
+    assembly: () => import("./assembly/family"),
   }),
 );
 

@@ -94,6 +94,15 @@ describe("what fits", () => {
     expect(body.candidates.every(({ fit }) => fit === "open")).toBe(true);
   });
 
+  it("never takes a maker's number for sizes that say otherwise, and tells what replaces it", async () => {
+    const unit = { what: "gear-motor", volts: "230", hertz: "50" };
+    const old = await ask("assembly", { typed: typed({ ...unit, number: "21-12AE" }) });
+    expect(old.body.candidates[0]).toMatchObject({ fit: "note", label: expect.stringContaining("21-12BE") });
+    const elsewhere = await ask("assembly", { typed: typed({ ...unit, volts: "120", number: "21-12AE" }) });
+    expect(elsewhere.body.found).toBe(0);
+    expect(elsewhere.body.nearMisses[0]?.said).toContain("230 V, where 120 V is needed");
+  });
+
   it("takes what the job knows: the mark, and no fewer volts than its supply asks for", async () => {
     const id = await newJob();
     await post(id, draft(2, "nameplate", { plate: "capacitor", id: "run", mark: "8 μF ±5 % 250 VAC" }));

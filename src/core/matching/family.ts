@@ -37,6 +37,8 @@ export type Rule =
         readonly notes: Readonly<Record<string, Readonly<Record<string, string>>>>;
       };
     }
+  /** A maker's number: the same, or one that replaces it. */
+  | { readonly kind: "number" }
   /** A length that can be taken off, never put on. */
   | { readonly kind: "trim"; readonly within: number };
 
@@ -154,6 +156,7 @@ export function chosenSchools({ schools }: Pick<Family, "schools">, set: Schools
 export function isOfKind({ rule, choices }: AttributeSpec, value: Value): boolean {
   if (choices) return typeof value === "string" && Object.hasOwn(choices, value);
   if (rule.kind === "span") return typeof value === "object";
+  if (rule.kind === "number") return typeof value === "string" && value !== "";
   if (rule.kind === "same") return typeof value !== "object";
   return typeof value === "number" && Number.isFinite(value);
 }

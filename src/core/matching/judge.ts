@@ -2,6 +2,7 @@ import { limitOf } from "../knowledge/resolve-limits";
 import type { Limits } from "../knowledge/types";
 import { denoise } from "../quantity/decimal";
 import type { Amount, AttributeSpec, Rule, Schools } from "./family";
+import { compareNumbers } from "./makers-number";
 import { isSame, isSpan, type Span, type Value } from "./part";
 
 /** From best to worst; `open` is what cannot be said before something is measured. */
@@ -39,6 +40,9 @@ export interface FitReason {
     | "range-higher"
     | "not-stated"
     | "not-known"
+    | "newer-number"
+    | "older-number"
+    | "other-number"
     | "never"
     | "too-few"
     | "used"
@@ -165,8 +169,22 @@ function standsIn(
   return schools[rule.bySchool.school] === rule.bySchool.choice ? { note: perhaps } : { bySchool: true };
 }
 
+function byMakersNumber(needed: string, offered: string): Judged {
+  switch (compareNumbers(needed, offered)) {
+    case "same":
+      return SAME;
+    case "newer":
+      return noted("newer-number");
+    case "older":
+      return noted("older-number");
+    case "other":
+      return reject("other-number");
+  }
+}
+
 function byWord(rule: Rule, needed: Value, offered: Value, context: MatchContext): Judged {
   if (isSame(needed, offered)) return SAME;
+  if (rule.kind === "number") return byMakersNumber(String(needed), String(offered));
   if (rule.kind === "order") {
     const [have, want] = [rule.from.indexOf(String(offered)), rule.from.indexOf(String(needed))];
     return have >= 0 && have < want ? fits("better") : reject("lower-class");

@@ -6,6 +6,9 @@ const LOOKED_AT = 0.3;
 /** The same for a size, of which only its neighbours are near misses. */
 const NEAR_SIZE = 0.15;
 
+/** So few that all of them are looked at: each that fails by one thing is told. */
+const FEW = 200;
+
 /** Parts of one family, in the order of the attribute by which they are searched first. */
 export interface PriceList {
   readonly parts: readonly Part[];
@@ -93,7 +96,7 @@ export function priceList(family: Family, parts: readonly Part[]): PriceList {
     near: (need) => {
       const attribute = attributes.find((id) => keyOf(need[id]) !== undefined);
       const needed = attribute === undefined ? undefined : keyOf(need[attribute]);
-      if (attribute === undefined || needed === undefined) return parts;
+      if (attribute === undefined || needed === undefined || parts.length <= FEW) return parts;
       const { keys, parts: sorted, unstated } = ordered(attribute);
       const [least, most] = windowOf(family, attribute, needed);
       const from = firstFrom(keys, least);

@@ -18,6 +18,9 @@ const WORDS: Readonly<Record<Exclude<FitReason["code"], "never" | "instead" | Sh
   "step-up": ({ offered }) =>
     `${offered}, a step up: check that the switch drops out, and the running current.`,
   "same-range": ({ offered }) => `${offered}: the same range by another name.`,
+  "newer-number": ({ offered, needed }) => `${offered}, by the maker's own list in place of ${needed}.`,
+  "older-number": ({ offered, needed }) => `${offered}: an older one, which the maker replaced by ${needed}.`,
+  "other-number": ({ offered, needed }) => `${offered}, not ${needed}: only its sizes speak for it.`,
   other: ({ offered, needed }) => `${offered}, where ${needed} is needed.`,
   "size-off": ({ offered, needed }) => `${offered}, where ${needed} is needed.`,
   "too-far-off": ({ offered, share }) => `${offered}, ${share} off.`,

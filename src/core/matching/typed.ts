@@ -3,6 +3,7 @@ import { normaliseSigns, parseReading } from "../quantity/parse-reading";
 import type { QuantityId } from "../quantity/reading";
 import { fail, issue, ok, type Result } from "../result";
 import type { AttributeSpec } from "./family";
+import { formatNumber, parseNumber } from "./makers-number";
 import { isSpan, type Value } from "./part";
 
 const INCH = 0.0254;
@@ -116,6 +117,7 @@ function parseChoice(text: string, { label, choices = {} }: AttributeSpec): Resu
 /** A value of an attribute as it is typed. Nothing is guessed: what cannot be read says what could. */
 export function parseValue(spec: AttributeSpec, text: string): Result<Value> {
   if (spec.choices) return parseChoice(text, spec);
+  if (spec.rule.kind === "number") return parseNumber(text, spec.label);
   return spec.rule.kind === "span" ? parseSpan(text, spec) : parseFigure(text, spec.unit, spec.label);
 }
 
@@ -129,6 +131,7 @@ export function formatValue(spec: AttributeSpec, value: Value): string {
     const high = formatText(value.max, unit ?? "", 6);
     return `${plain(value.min * 1e6)} to ${high}`;
   }
+  if (spec.rule.kind === "number") return formatNumber(String(value));
   if (typeof value !== "number") return String(value);
   if (unit === "m") return `${plain(value * 1e3)} mm`;
   if (unit === "m²") return `${plain(value / SQUARE_MM)} mm²`;

@@ -1,4 +1,5 @@
 import type { Family } from "@/core/matching/family";
+import { MAKERS_NUMBER } from "@/core/matching/makers-number";
 import { choice, count } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { belts } from "./series";
@@ -46,6 +47,7 @@ export const family: Family = {
       { elastic: "elastic, no tensioner", fixed: "fixed length" },
       { how: "No tensioner and no slot to move the motor: elastic.", minutes: 1 },
     ),
+    number: MAKERS_NUMBER,
   },
   never: [],
   schools: {},

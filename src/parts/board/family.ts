@@ -1,8 +1,14 @@
 import { follows, fromPlate } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
+import { compareNumbers, MAKERS_NUMBER } from "@/core/matching/makers-number";
+import type { Value } from "@/core/matching/part";
 import { choice, count, rating } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { boards } from "./series";
+
+/** Whether two numbers are of one board: the same, or one in place of the other. */
+const isNumbered = (needed: Value | undefined, offered: Value | undefined): boolean =>
+  typeof needed === "string" && typeof offered === "string" && compareNumbers(needed, offered) !== "other";
 
 /** Speed controls and boards: only the maker's number tells the whole; ratings alone fit simple controls. */
 export const family: Family = {
@@ -23,12 +29,14 @@ export const family: Family = {
       { yes: "with", no: "without" },
       { how: "Two thin leads to the motor's end.", minutes: 1 },
     ),
+    number: MAKERS_NUMBER,
   },
   never: [
     {
       id: "own-number",
       said: "The maker's own board: only one of the same number fits, and no figure shows which.",
-      when: (need, part) => need["kind"] === "own" || part["kind"] === "own",
+      when: (need, part) =>
+        (need["kind"] === "own" || part["kind"] === "own") && !isNumbered(need["number"], part["number"]),
     },
   ],
   schools: {},

@@ -1,4 +1,5 @@
 import type { Family } from "@/core/matching/family";
+import { MAKERS_NUMBER } from "@/core/matching/makers-number";
 import { choice, size, trimmed } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { readBrush } from "./mark";
@@ -31,6 +32,7 @@ export const family: Family = {
       { electro: "electrographite, fast motors", hard: "hard carbon", metal: "metal, low volts" },
       { how: "The maker's letters; grey and greasy is graphite, copper shows metal.", minutes: 2 },
     ),
+    number: MAKERS_NUMBER,
   },
   never: [],
   schools: {},

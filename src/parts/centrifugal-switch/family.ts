@@ -1,5 +1,6 @@
 import { follows, fromPlate } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
+import { MAKERS_NUMBER } from "@/core/matching/makers-number";
 import { choice, count, rating, size } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { startSwitches } from "./series";
@@ -22,6 +23,7 @@ export const family: Family = {
     poles: count("Poles of its motor", { how: "Plate speed.", minutes: 1 }),
     hertz: count("Hertz of its motor", { how: "Plate.", minutes: 0.5 }),
     amps: rating("Contact amps", "A", { how: "Four to six times the plate amps.", minutes: 1 }),
+    number: MAKERS_NUMBER,
   },
   never: [],
   schools: {},

@@ -1,4 +1,5 @@
 import type { Family } from "@/core/matching/family";
+import { MAKERS_NUMBER } from "@/core/matching/makers-number";
 import { choice, count, size } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { couplings } from "./series";
@@ -23,6 +24,7 @@ export const family: Family = {
       { how: "Its colour in the maker's list, or a thumbnail.", minutes: 1 },
       { rule: { kind: "instead", notes: { medium: { soft: "softer" }, hard: { medium: "softer" } } } },
     ),
+    number: MAKERS_NUMBER,
   },
   never: [],
   schools: {},

@@ -1,4 +1,5 @@
 import type { Family } from "@/core/matching/family";
+import { MAKERS_NUMBER } from "@/core/matching/makers-number";
 import { choice, count, rating, size } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { fans } from "./series";
@@ -23,6 +24,7 @@ export const family: Family = {
     ),
     blades: count("Blades", { how: "Count.", minutes: 0.5 }, { isHard: false }),
     speed: rating("Made for, turns a minute", "1/min", { how: "The motor's plate.", minutes: 1 }),
+    number: MAKERS_NUMBER,
   },
   never: [],
   schools: {},

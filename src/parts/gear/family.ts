@@ -1,4 +1,5 @@
 import type { Family } from "@/core/matching/family";
+import { MAKERS_NUMBER } from "@/core/matching/makers-number";
 import { choice, count, equal, size } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { gears } from "./series";
@@ -32,6 +33,7 @@ export const family: Family = {
       { how: "Look.", minutes: 0.5 },
       { rule: { kind: "instead", notes: { fibre: { plastic: "as-soft" }, brass: { steel: "harder" } } } },
     ),
+    number: MAKERS_NUMBER,
   },
   never: [],
   schools: {},

@@ -1,5 +1,6 @@
 import { follows, fromPlate } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
+import { MAKERS_NUMBER } from "@/core/matching/makers-number";
 import { choice, count, equal, rating, size } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { motors } from "./series";
@@ -88,6 +89,7 @@ export const family: Family = {
         isSafety: true,
       },
     ),
+    number: MAKERS_NUMBER,
   },
   never: [],
   schools: {},

@@ -1,5 +1,6 @@
 import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
+import { MAKERS_NUMBER } from "@/core/matching/makers-number";
 import { choice, rating } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { overloads } from "./series";
@@ -33,6 +34,7 @@ export const family: Family = {
       { how: "Whether it lies against the winding or the can.", minutes: 1 },
       { rule: { kind: "order", from: ["current-and-heat", "current"] }, isSafety: true },
     ),
+    number: MAKERS_NUMBER,
   },
   never: [],
   schools: {},

@@ -1,5 +1,6 @@
 import { follows, fromPlate } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
+import { MAKERS_NUMBER } from "@/core/matching/makers-number";
 import { choice, count, equal, rating } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { relays } from "./series";
@@ -29,6 +30,7 @@ export const family: Family = {
       { board: "on a board", rail: "on a rail", tabs: "tabs" },
       { how: "Look.", minutes: 0.5 },
     ),
+    number: MAKERS_NUMBER,
   },
   never: [],
   schools: {},

@@ -1,4 +1,5 @@
 import type { Family } from "@/core/matching/family";
+import { MAKERS_NUMBER } from "@/core/matching/makers-number";
 import { choice, size } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { shaftSeals } from "./series";
@@ -24,6 +25,7 @@ export const family: Family = {
       { how: "Black to 100 °C, brown beyond.", minutes: 0.5 },
       { rule: { kind: "instead", notes: { nbr: { fkm: "better-rubber" } } } },
     ),
+    number: MAKERS_NUMBER,
   },
   never: [],
   schools: {},

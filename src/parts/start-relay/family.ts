@@ -1,5 +1,6 @@
 import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
+import { MAKERS_NUMBER } from "@/core/matching/makers-number";
 import { choice, equal, rating } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { startRelays } from "./series";
@@ -40,6 +41,7 @@ export const family: Family = {
       { "3": "three pins", "2": "two tabs", tabs: "flat tabs" },
       { how: "Look.", minutes: 0.5 },
     ),
+    number: MAKERS_NUMBER,
   },
   never: [],
   schools: {},

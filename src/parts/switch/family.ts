@@ -1,5 +1,6 @@
 import { follows, fromPlate } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
+import { MAKERS_NUMBER } from "@/core/matching/makers-number";
 import { choice, count, rating, size } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { switches } from "./series";
@@ -37,6 +38,7 @@ export const family: Family = {
       { how: "A rubber hood, or IP on its body.", minutes: 0.5 },
       { rule: { kind: "order", from: ["IP65", "IP54", "none"] }, isHard: "when-known", isSafety: true },
     ),
+    number: MAKERS_NUMBER,
   },
   never: [],
   schools: {},

@@ -1,5 +1,6 @@
 import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
+import { MAKERS_NUMBER } from "@/core/matching/makers-number";
 import { ceiling, choice, rating } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { readThermalFuse } from "./mark";
@@ -40,6 +41,7 @@ export const family: Family = {
       { how: "Look whether metal touches the winding.", minutes: 1 },
       { isHard: false },
     ),
+    number: MAKERS_NUMBER,
   },
   never: [],
   schools: {},

@@ -1,0 +1,44 @@
+import { follows } from "@/core/matching/facts";
+import type { Family } from "@/core/matching/family";
+import { MAKERS_NUMBER } from "@/core/matching/makers-number";
+import { choice, count, equal } from "@/core/matching/specs";
+import { drawing } from "./drawing";
+import { readNumber } from "./mark";
+import { assemblies } from "./series";
+
+/** Volts by which two supplies of one region are named: 220, 230 and 240 are one. Judged. */
+const ONE_REGION = 12;
+
+/** Whole units that a maker sells under a number: only the number, or one that replaces it, tells what fits. */
+export const family: Family = {
+  id: "assembly",
+  title: "Assembly",
+  key: "volts",
+  attributes: {
+    what: choice(
+      "What",
+      {
+        "gear-motor": "motor with its gears",
+        "fan-motor": "motor with its fan",
+        "pump-motor": "motor with its pump",
+        head: "gear head without a motor",
+        panel: "switch with its board",
+      },
+      { how: "What comes off in one piece.", minutes: 1 },
+    ),
+    number: { ...MAKERS_NUMBER, isHard: true },
+    volts: equal("Volts", "V", ONE_REGION, { how: "The machine's plate.", minutes: 0.5 }),
+    hertz: count("Hertz", { how: "The machine's plate.", minutes: 0.5 }),
+  },
+  never: [],
+  schools: {},
+  notes: {},
+  goesWith: [],
+  readMark: readNumber,
+  fromJob: ({ plate, mains }) => [
+    follows("volts", plate.volts ?? mains.volts, "what feeds it"),
+    follows("hertz", plate.hertz ?? mains.hertz, "what feeds it"),
+  ],
+  drawing,
+  series: assemblies,
+};
