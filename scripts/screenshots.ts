@@ -56,6 +56,7 @@ const SHOTS: readonly Shot[] = [
   { name: "isolate-kind", path: "/jobs/107/isolate", theme: "nightbench", before: settled },
   { name: "lead-map", path: "/tools/lead-map", before: leads },
   { name: "match", path: "/jobs/103/match" },
+  { name: "shelf", path: "/shelf" },
   { name: "decide", path: "/jobs/108/decide", before: (page) => page.getByTestId("sentence").waitFor() },
   { name: "take-apart", path: "/jobs/103/put-back" },
   { name: "put-back", path: "/jobs/109/put-back" },
@@ -64,7 +65,6 @@ const SHOTS: readonly Shot[] = [
   { name: "set-up", path: "/set-up" },
   { name: "bench-phone", path: "/", size: PHONE },
   { name: "make-safe-phone", path: "/jobs/106/make-safe", size: PHONE, theme: "nightbench" },
-  { name: "measure-phone", path: "/jobs/103/measure", size: PHONE, before: (page) => type(page, "61.8u") },
 ];
 
 ensureBuilt();

@@ -16,6 +16,7 @@ const ROOMS: ReadonlyMap<string, () => Promise<{ readonly family: Family }>> = n
     suppressor: () => import("./suppressor/family"),
     "bleed-resistor": () => import("./bleed-resistor/family"),
     brush: () => import("./brush/family"),
+    "brush-holder": () => import("./brush-holder/family"),
     "ball-bearing": () => import("./ball-bearing/family"),
     bush: () => import("./bush/family"),
     "shaft-seal": () => import("./shaft-seal/family"),

@@ -128,6 +128,9 @@ export function ShelveIt({ asked, currency, listed }: ShelveProps) {
       </label>
       {draft.isUsed ? (
         <>
+          <p className="font-semibold text-brass sm:col-span-2">
+            That machine is unplugged and its capacitors are drained before anything comes out of it.
+          </p>
           <TextField
             label="Which machine"
             value={draft.machine}

@@ -18,11 +18,11 @@ export const family: Family = {
     what: choice(
       "What",
       {
-        "gear-motor": "motor with its gears",
-        "fan-motor": "motor with its fan",
-        "pump-motor": "motor with its pump",
-        head: "gear head without a motor",
-        panel: "switch with its board",
+        "gear-motor": "motor and gears",
+        "fan-motor": "motor and fan",
+        "pump-motor": "motor and pump",
+        head: "gear head",
+        panel: "switch and board",
       },
       { how: "What comes off in one piece.", minutes: 1 },
     ),
