@@ -10,7 +10,7 @@ test("by keyboard alone: leads are named, pairs read one after the other, the od
   await page.goto(`${shop.address}/tools/lead-map`);
   await page.getByLabel("Leads, as they can be told apart").focus();
   await page.keyboard.type("red white black blue");
-  await page.getByLabel("red to white").focus();
+  await page.getByLabel("red to white", { exact: true }).focus();
   // Enter goes on to the pair that is wanted next; each is named by where the focus is.
   const ohms = new Map([
     ["red to white", "14.2"],
@@ -42,16 +42,20 @@ test("with fingers on a phone: colours name the leads, our own keypad types the 
   await page.goto(`${shop.address}/tools/lead-map`);
   for (const colour of ["red", "white", "black"])
     await page.getByRole("button", { name: colour, exact: true }).tap();
-  await page.getByLabel("red to white").tap();
+  await page.getByLabel("red to white", { exact: true }).tap();
   for (const key of ["1", "4", ".", "2", "Keep"])
     await page.getByLabel("Keypad").getByRole("button", { name: key, exact: true }).tap();
-  await expect(page.getByLabel("red to white")).toHaveValue("14.2");
+  await expect(page.getByLabel("red to white", { exact: true })).toHaveValue("14.2");
   await page.getByRole("button", { name: /^From the meter/ }).tap();
   // The simulated meter lies on the demo's wool carder: it comes to rest and is taken over.
   await expect
     .poll(
       async () =>
-        Promise.all(["red to black", "white to black"].map((pair) => page.getByLabel(pair).inputValue())),
+        Promise.all(
+          ["red to black", "white to black"].map((pair) =>
+            page.getByLabel(pair, { exact: true }).inputValue(),
+          ),
+        ),
       {
         timeout: 20_000,
       },

@@ -117,10 +117,10 @@ export function ShelveIt({ asked, currency, listed }: ShelveProps) {
         onType={(next) => set({ price: next })}
       />
       <TextField label="Bought from" value={draft.supplier} onType={(supplier) => set({ supplier })} />
-      <label className="chip sm:col-span-2">
+      <label className="chip w-fit sm:col-span-2">
         <input
           type="checkbox"
-          className="checkbox"
+          className="sr-only"
           checked={draft.isUsed}
           onChange={(event) => set({ isUsed: event.target.checked })}
         />
