@@ -1,8 +1,10 @@
 import { LEAST_CURE, leastWorthTrying } from "../cost/trial-cost";
 import { type DecisionCase, type Route, type RouteId, routes } from "./routes";
+import { thenMotorRoute } from "./then-motor";
 
 export interface Decision {
-  readonly routes: Readonly<Record<RouteId, Route>>;
+  /** Repairs first and then a motor stands among them only where that costs less than either alone. */
+  readonly routes: Readonly<Record<Exclude<RouteId, "then-motor">, Route> & { "then-motor"?: Route }>;
   readonly best: Route;
   /** The route that comes second: what the best is held against. */
   readonly next: Route;
@@ -30,6 +32,10 @@ export interface Leading {
 }
 
 const SEARCH_STEPS = 60;
+/** A route that saves less than this is no other route. Minor units. */
+const LEAST_GAIN = 1;
+/** Routes that begin with a repair: no more than it is bought before it is tried. */
+const BEGINS_WITH_REPAIR: ReadonlySet<RouteId> = new Set(["part", "then-motor"]);
 
 /** Repairs that only change the consequence: the fuse that a seized bearing opened. They are refused, whatever they cost. */
 export function refusedRepairs(
@@ -70,7 +76,7 @@ function firstRepairFlip(options: DecisionCase, part: Route, others: number): nu
   return low;
 }
 
-/** What to do about the machine: three routes by expected cost, and where the answer flips. A case without trials gives replacement. */
+/** What to do about the machine: its routes by expected cost, and where the answer flips. A case without trials gives replacement. */
 export function decide(
   options: DecisionCase,
   leading: Leading | undefined,
@@ -78,16 +84,19 @@ export function decide(
 ): Decision {
   const all = routes(options);
   const { part, motor, replace } = all;
-  const open = part.steps.length > 0 ? [part, motor, replace] : [replace, motor];
+  const mixed = thenMotorRoute(options);
+  const isOwn = mixed !== undefined && mixed.mean < Math.min(part.mean, motor.mean) - LEAST_GAIN;
+  const alone = part.steps.length > 0 ? [part, motor, replace] : [replace, motor];
+  const open = isOwn ? [...alone, mixed] : alone;
   const inOrder = [...open].sort((one, other) => one.mean - other.mean);
   const [best = replace, next = motor] = inOrder;
   const least = leastWorthTrying(options.trials);
   return {
-    routes: all,
+    routes: isOwn ? { part, "then-motor": mixed, motor, replace } : all,
     best,
     next,
     machineFlip: Number.isFinite(least) ? least : null,
-    firstRepairFlip: firstRepairFlip(options, part, Math.min(motor.mean, replace.mean)),
+    firstRepairFlip: isOwn ? null : firstRepairFlip(options, part, Math.min(motor.mean, replace.mean)),
     refused: refusedRepairs(leading, options.trials, faults),
   };
 }
@@ -99,5 +108,5 @@ export function needsProof(
   machineMinor: number,
   share: number,
 ): boolean {
-  return id !== "part" || (first?.partMinor ?? 0) > share * machineMinor;
+  return !BEGINS_WITH_REPAIR.has(id) || (first?.partMinor ?? 0) > share * machineMinor;
 }

@@ -1,6 +1,6 @@
 import { type Trial, trialPlan } from "../cost/trial-cost";
 
-export type RouteId = "part" | "motor" | "replace";
+export type RouteId = "part" | "then-motor" | "motor" | "replace";
 
 /** A repair that could be tried, as isolation hands it over. Costs in minor units, unrounded. */
 export interface DecisionTrial extends Trial {
@@ -67,7 +67,7 @@ function quantile(all: readonly Ending[], share: number): number {
   return inOrder.at(-1)?.cost ?? 0;
 }
 
-function routeOf(id: RouteId, steps: readonly DecisionTrial[], machineMinor: number): Route {
+export function routeOf(id: RouteId, steps: readonly DecisionTrial[], machineMinor: number): Route {
   const all = endings(steps, machineMinor);
   let stillWrong = 1;
   let cash = 0;
@@ -115,22 +115,29 @@ function outsideMotor({ trials, inMotor, repairOf, minuteMinor }: DecisionCase):
   return { cured, rest: [...rest.values()] };
 }
 
-function motorRoute(options: DecisionCase): Route {
-  const { motor, minuteMinor, machineMinor } = options;
-  const { cured, rest } = outsideMotor(options);
-  const first: DecisionTrial = {
+/** Another motor, and the chance that what is left to cure lies in it. */
+export function motorStep(options: DecisionCase): DecisionTrial {
+  const { motor, minuteMinor } = options;
+  return {
     repairs: ["fit-motor"],
     minutes: motor.minutes,
     partMinor: motor.partMinor,
     cost: motor.minutes * minuteMinor + motor.partMinor,
-    cures: Math.min(1, cured) * motor.success,
+    cures: Math.min(1, outsideMotor(options).cured) * motor.success,
   };
-  const { made } = trialPlan(rest, machineMinor, 1 - first.cures);
-  return routeOf("motor", [first, ...made], machineMinor);
 }
 
-/** The three routes: repairs in the order of chance ÷ cost, another motor first, another machine at once. */
-export function routes(options: DecisionCase): Readonly<Record<RouteId, Route>> {
+/** What another motor leaves to try. */
+export const stillToTry = (options: DecisionCase): readonly DecisionTrial[] => outsideMotor(options).rest;
+
+function motorRoute(options: DecisionCase): Route {
+  const first = motorStep(options);
+  const { made } = trialPlan(stillToTry(options), options.machineMinor, 1 - first.cures);
+  return routeOf("motor", [first, ...made], options.machineMinor);
+}
+
+/** The routes that always are: repairs in the order of chance ÷ cost, another motor first, another machine at once. */
+export function routes(options: DecisionCase): Readonly<Record<Exclude<RouteId, "then-motor">, Route>> {
   const { made } = trialPlan(options.trials, options.machineMinor);
   return {
     part: routeOf("part", made, options.machineMinor),

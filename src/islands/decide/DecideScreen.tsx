@@ -154,7 +154,7 @@ function Ready({ job, shop, isolation, knowledge }: ReadyProps) {
   );
   const decision = decide(options, isolation.suspects[0], knowledge.faults);
   const [ownId, setOwnId] = useState<Route["id"] | undefined>(undefined);
-  const chosen = ownId === undefined ? decision.best : decision.routes[ownId];
+  const chosen = (ownId && decision.routes[ownId]) ?? decision.best;
   const money = (minor: number): string => formatMoney(Math.round(minor), currency);
   const isTaken = job.decision !== null && job.decision.label !== "";
   return (

@@ -47,6 +47,15 @@ export const complete: Completion<"decision"> = async (draft, { view, shopContex
   const refused = draft.repair === undefined ? undefined : refusal(draft.repair, decision, shopContext);
   if (refused) return refused;
   const route = decision.routes[draft.route];
+  if (!route)
+    return fail(
+      issue(
+        "payload.route",
+        "decide/no-route",
+        "Repairs first and then a motor saves nothing here: choose the repair or the motor.",
+        draft.route,
+      ),
+    );
   const first = firstStep(draft, route, isolation.trials);
   if (draft.route !== "replace" && !first)
     return fail(

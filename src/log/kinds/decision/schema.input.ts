@@ -3,7 +3,7 @@ import { money, oneOf, text } from "@/core/fields.input";
 import { finiteNumber, strictObject } from "@/core/validate";
 import type { Upcaster } from "../../versions";
 
-const ROUTES = ["part", "motor", "replace"] as const;
+const ROUTES = ["part", "then-motor", "motor", "replace"] as const;
 
 /** The route taken, with what it was held against when it was taken. Minor units, unrounded. */
 export const schema = strictObject({
