@@ -65,6 +65,7 @@ test("by keyboard alone: one machine from the door to the printed sheet", async 
 
   await expect(page.getByTestId("answer-insulation")).toBeHidden();
   await press(page, "Sound");
+  await expect(page.getByTestId("answer-look-and-cord")).toBeVisible();
   await typeInto(page, "Reading", "0.05");
   await page.keyboard.press("Enter");
   await expect(page.getByTestId("answer-earth-continuity")).toContainText("passed");

@@ -121,6 +121,34 @@ describe("parts against what is needed", () => {
     );
   });
 
+  it("the unit in which a length is typed changes no verdict", () => {
+    const UNITS = [
+      ["mm", 1e-3],
+      ["cm", 1e-2],
+      ["m", 1],
+      ["in", 0.0254],
+    ] as const;
+    fc.assert(
+      fc.property(pair, fc.constantFrom(...UNITS), ({ family, old, offered }, [unit, metres]) => {
+        const context = contextOf(family);
+        const need = needOf(family, old);
+        const typed = Object.entries(family.attributes).flatMap(([id, spec]) => {
+          const value = need[id];
+          if (spec.unit !== "m" || typeof value !== "number") return [];
+          const read = parseValue(spec, `${(value / metres).toFixed(9)} ${unit}`);
+          expect(read.ok, `${value} in ${unit}`).toBe(true);
+          return read.ok ? [[id, read.value] as const] : [];
+        });
+        const before = matchPart(family, need, offered, context);
+        const after = matchPart(family, { ...need, ...Object.fromEntries(typed) }, offered, context);
+        expect(after.attributes.map(({ id, fit }) => [id, fit])).toEqual(
+          before.attributes.map(({ id, fit }) => [id, fit]),
+        );
+      }),
+      RUNS,
+    );
+  });
+
   it("a list weighs a part as it is judged by itself", () => {
     fc.assert(
       fc.property(pair, fc.nat(), ({ family, old }, seed) => {
