@@ -87,5 +87,9 @@ test("the last one on the shelf goes to one of two devices; put back, the other 
   await expect(told.getByRole("listitem").first()).toContainText("1 taken for job 107");
   await other.getByRole("button", { name: "Take out" }).tap();
   await expect(other.getByRole("alert")).toContainText("Drawer B1 has 0 of");
+  await other.getByRole("button", { name: "Put in" }).tap();
+  await expect(told.getByRole("listitem").first()).toContainText("1 put in");
+  await told.getByRole("button", { name: "take back" }).tap();
+  await expect(told.getByRole("listitem").first()).toContainText("1 taken back");
   await phone.close();
 });

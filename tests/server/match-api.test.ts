@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { JobView } from "@/core/job/log/reduce";
 import type { Asked } from "@/core/matching/asked.input";
 import type { MatchAnswer } from "@/core/matching/match-answer.input";
+import { orderLineOf, toOrderTogether } from "@/core/matching/to-order";
 import { POST as postEntry } from "@/pages/api/jobs/[id]/entries";
 import { POST as takeIn } from "@/pages/api/jobs/index";
 import { POST as match } from "@/pages/api/match";
@@ -72,6 +73,10 @@ describe("what fits", () => {
     expect(body.candidates[0]?.fit).toBe("note");
     const [two] = body.together;
     expect(two).toMatchObject({ fit: "note", total: "13 μF" });
+    // Tabs for both, on the same order.
+    const lines = two ? toOrderTogether(two, body.fitted).map(orderLineOf) : [];
+    expect(lines).toHaveLength(3);
+    expect(lines).toContain("4 × Insulated tabs for its leads");
     const asked = { family: "run-capacitor", marking: "", settled: [], schools: [], ...said };
     const id = await newJob();
     const kept = await post(id, draft(2, "part-chosen", { forPart: "run", partId: two?.id, asked }));

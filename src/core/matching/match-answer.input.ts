@@ -20,6 +20,17 @@ const from = () =>
 const LOOKS = ["body", "dark", "hole", "line", "hidden"] as const;
 const point = () => yup.array(yup.number().required()).length(2).required();
 
+/** Small parts on the same order. */
+const smallParts = () =>
+  many(
+    strictObject({
+      label: said(),
+      why: said(),
+      count: yup.number().required(),
+      priceMinor: yup.number().integer().required(),
+    }),
+  );
+
 /** What a screen gets of a match: all of it in words. */
 export const matchAnswerSchema = strictObject({
   family: strictObject({ id: said(), title: said(), hasMark: yup.boolean().required() }).required(),
@@ -97,14 +108,7 @@ export const matchAnswerSchema = strictObject({
       /** Where it lies and how many, for one that is here. */
       shelf: strictObject({ place: said(), count: yup.number().integer().required() }).nullable().defined(),
       marks: many(strictObject({ attribute: said(), fit: howWell(), said: said() })),
-      goesWith: many(
-        strictObject({
-          label: said(),
-          why: said(),
-          count: yup.number().required(),
-          priceMinor: yup.number().integer().required(),
-        }),
-      ),
+      goesWith: smallParts(),
     }),
   ),
   found: yup.number().integer().required(),
@@ -117,6 +121,7 @@ export const matchAnswerSchema = strictObject({
       ),
       /** What they come to; empty where that is nothing of its own. */
       total: said(),
+      goesWith: smallParts(),
       /** How it is fitted. */
       said: said(),
       fit: howWell(),

@@ -18,15 +18,17 @@ export function toOrder({ label, shelf, supplier, goesWith }: Candidate, fitted:
 
 /** What has to be bought for several in the place of one. */
 export function toOrderTogether(
-  { parts }: Pick<MatchAnswer["together"][number], "parts">,
+  { parts, goesWith }: Pick<MatchAnswer["together"][number], "parts" | "goesWith">,
   fitted: number,
 ): readonly ToOrder[] {
   const bought = parts.filter(({ place }) => place === null);
   const labels = [...new Set(bought.map(({ label }) => label))];
-  return labels.map((label) => {
+  const own = labels.map((label): ToOrder => {
     const same = bought.filter((part) => part.label === label);
     return { label, count: fitted * same.length, from: same[0]?.supplier ?? "" };
   });
+  const from = parts[0]?.supplier ?? "";
+  return [...own, ...goesWith.map(({ label, count }) => ({ label, count, from }))];
 }
 
 /** A line as an order has it. */

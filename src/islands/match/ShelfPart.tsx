@@ -1,4 +1,4 @@
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { ShelfLine, StockLine } from "@/core/matching/shelf.input";
 import { formatInstant } from "@/core/quantity/format";
 import { parseMoney } from "@/core/quantity/money";
@@ -23,6 +23,10 @@ const REASONS: ReadonlyMap<string, string> = new Map([
   ["taken-out", "taken out"],
   ["taken-back", "taken back"],
 ]);
+
+/** The number of the move that takes another back: always the same, so that two devices take it back once. */
+const oppositeOf = (moveId: string): string =>
+  moveId.replace(/^[0-9a-f]/, (digit) => (15 - Number.parseInt(digit, 16)).toString(16));
 
 function lineWords({ count, reason, jobId }: StockLine): string {
   if (jobId !== null)
@@ -161,13 +165,22 @@ function Hand({ onMove }: { onMove(count: number): Promise<boolean> }) {
 /** A part on the shelf, opened: what it is, what came and went, and what can be said otherwise. */
 export function ShelfPart({ part, currency, zone, onMoved }: ShelfPartProps) {
   const [problem, setProblem] = useState<string | undefined>(undefined);
+  const isUnderWay = useRef(false);
   const { id, said, unstated, donor } = part;
-  const post = async (count: number, reason: string): Promise<boolean> => {
-    const body = { id: newId(), count, reason, by: benchName() };
+  const send = async (moveId: string, count: number, reason: string): Promise<boolean> => {
+    const body = { id: moveId, count, reason, by: benchName() };
     const answer = await request("POST", `/api/shelf/${id}/moves`, body);
     setProblem(answer.ok ? undefined : answer.issues.map(({ message }) => message).join(" "));
     await onMoved();
     return answer.ok;
+  };
+  /** A second tap before the first is answered is none. */
+  const post = async (moveId: string, count: number, reason: string): Promise<boolean> => {
+    if (isUnderWay.current) return false;
+    isUnderWay.current = true;
+    return send(moveId, count, reason).finally(() => {
+      isUnderWay.current = false;
+    });
   };
   return (
     <div className="bg-sheet px-4 py-3">
@@ -187,10 +200,14 @@ export function ShelfPart({ part, currency, zone, onMoved }: ShelfPartProps) {
       {donor && donor.tested.trim() === "" ? (
         <p className="mt-2 font-semibold text-brass">Not tested yet: no job can take it before that.</p>
       ) : null}
-      <Hand onMove={(count) => post(count, count > 0 ? "put-in" : "taken-out")} />
+      <Hand onMove={(count) => post(newId(), count, count > 0 ? "put-in" : "taken-out")} />
       <Problem text={problem} />
       <Ways key={part.version} part={part} currency={currency} onMoved={onMoved} />
-      <Moves part={part} zone={zone} onTakeBack={(line) => void post(-line.count, "taken-back")} />
+      <Moves
+        part={part}
+        zone={zone}
+        onTakeBack={(line) => void post(oppositeOf(line.id), -line.count, "taken-back")}
+      />
     </div>
   );
 }

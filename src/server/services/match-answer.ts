@@ -4,6 +4,7 @@ import { worstOf } from "@/core/matching/judge";
 import { type Candidate, matchPart } from "@/core/matching/match";
 import type { MatchAnswer } from "@/core/matching/match-answer.input";
 import { valuesOf } from "@/core/matching/needs";
+import type { Attributes, Part } from "@/core/matching/part";
 import { fitWords } from "@/core/matching/said";
 import { formatValue } from "@/core/matching/typed";
 import { betterThanSingle, type PartMatch } from "./match-part";
@@ -20,6 +21,13 @@ const MOST_NEAR = 12;
 
 const choicesOf = ({ choices }: AttributeSpec) =>
   Object.entries(choices ?? {}).map(([value, label]) => ({ value, label }));
+
+/** The small parts that go with a part, on the same order. */
+function smallParts({ goesWith }: Family, need: Attributes, { attributes }: Part) {
+  return goesWith
+    .filter(({ when }) => when === undefined || when(need, attributes))
+    .map(({ when: _, ...small }) => small);
+}
 
 function candidateWords(
   family: Family,
@@ -40,9 +48,7 @@ function candidateWords(
       fit: one.fit,
       said: fitWords(family, one),
     })),
-    goesWith: family.goesWith
-      .filter(({ when }) => when === undefined || when(need, part.attributes))
-      .map(({ when: _, ...small }) => small),
+    goesWith: smallParts(family, need, part),
   };
 }
 
@@ -88,11 +94,18 @@ function drawingOf({ drawing }: Family): MatchAnswer["drawing"] {
   };
 }
 
-function togetherWords({ id, parts, total, said, fit, priceMinor, days }: Combination) {
+function togetherWords(
+  family: Family,
+  need: Attributes,
+  { id, parts, total, said, fit, priceMinor, days }: Combination,
+) {
+  const small = parts[0] ? smallParts(family, need, parts[0]) : [];
   return {
     id,
     parts: parts.map(({ label, supplier, shelf }) => ({ label, supplier, place: shelf?.place ?? null })),
     total,
+    // Each of them gets its own.
+    goesWith: small.map((one) => ({ ...one, count: one.count * parts.length })),
     said,
     fit: worstOf([fit, "note"]),
     priceMinor,
@@ -146,7 +159,7 @@ export async function matchAnswer(match: PartMatch): Promise<MatchAnswer> {
       .slice(0, MOST_CANDIDATES)
       .map(({ part }) => candidateWords(family, need, matchPart(family, need, part, context))),
     found: matched.candidates.length,
-    together: (await betterThanSingle(match)).map(togetherWords),
+    together: (await betterThanSingle(match)).map((one) => togetherWords(family, need, one)),
     nearMisses: matched.nearMisses.slice(0, MOST_NEAR).map(({ part }) => ({
       id: part.id,
       label: part.label,
