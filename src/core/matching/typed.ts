@@ -39,6 +39,8 @@ const QUANTITY = new Map<string, QuantityId>([
 const SQUARE_MM = 1e-6;
 const PLACES = 12;
 const tidy = (value: number): number => Number(value.toPrecision(PLACES));
+/** No caliper reads finer: 0.787401575 in is 20 mm, neither more nor less. */
+const toNanometre = (metres: number): number => tidy(Math.round(metres * 1e9) / 1e9);
 const number = (text: string): number => Number(text.replace(",", "."));
 
 /**
@@ -60,7 +62,7 @@ export function parseLength(text: string, label: string): Result<number> {
   if (under !== undefined && Number(under) === 0)
     return fail(issue("", "length/unreadable", `${label} "${text}" divides by nought: write 5/16 in.`, text));
   const count = Number(whole) + (over === undefined ? number(plain) : Number(over) / Number(under));
-  const metres = tidy(count * (LENGTH_UNITS.get(unit.toLowerCase()) ?? 1e-3));
+  const metres = toNanometre(count * (LENGTH_UNITS.get(unit.toLowerCase()) ?? 1e-3));
   if (metres <= 0)
     return fail(issue("", "length/none", `${label} "${text}" is nothing: write a length above 0.`, text));
   return ok(metres);
