@@ -167,6 +167,7 @@ module.exports = {
         "tools/",
         "isolation/isolate\\.input\\.ts$",
         "isolation/shop-counts\\.ts$",
+        "cost/",
         "decision/",
         "markings/",
         "nameplate/",

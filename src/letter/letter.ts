@@ -109,7 +109,7 @@ function notRepaired(view: JobView, { shop }: LetterContext): string[] {
       ? `You decided against the repair${against.length > 0 ? `: ${against.join(", and ")}` : ""}.`
       : "";
   const prices =
-    decision?.route === "replace"
+    decision?.route === "replace" || decision?.route === "second-hand"
       ? `A repair would have cost about ${money(decision.against.mean)} with what it may still lead to, another machine about ${money(decision.mean)}: the repair is not worth it.`
       : "";
   return [said, prices];

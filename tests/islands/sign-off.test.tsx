@@ -266,6 +266,7 @@ describe("the sheet", () => {
         wrong: 0,
         against: { route: "part", mean: 14_000 },
         overrideWhy: "",
+        otherWhy: "",
       },
     ];
     const text = sheet(replace, signed("not-repaired")).textContent ?? "";

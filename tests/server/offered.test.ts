@@ -52,7 +52,9 @@ async function offered(view: JobView): Promise<readonly Offered[]> {
       payload: { moveId, outcomeId, circumstance: "cold", taken: "afterwards" },
     }));
   });
-  const routes = decided.ok ? Object.keys(decided.value.decision.routes) : [];
+  const routes = decided.ok
+    ? decided.value.decision.routes.flatMap(({ id }) => (id === "measure" ? [] : [id]))
+    : [];
   return [
     ...answers,
     ...routes.flatMap((route) =>

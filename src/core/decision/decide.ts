@@ -1,21 +1,129 @@
-import { LEAST_CURE, leastWorthTrying } from "../cost/trial-cost";
-import { type DecisionCase, type Route, type RouteId, routes } from "./routes";
-import { thenMotorRoute } from "./then-motor";
+import { LEAST_CURE } from "../cost/trial-cost";
+import type { Action, ActionKind, DecisionCase, EndId } from "./action";
+import { type Flip, flipsOf, nearestFlip, type Slider } from "./break-even";
+import { bestPlan, candidates } from "./candidates";
+import { type Ceiling, withinCeiling } from "./ceiling";
+import { hindsightCost } from "./hindsight";
+import { type Look, lookFirst, type Route, type RouteId, routeOf } from "./routes";
+import { isEnd, type Opinion, opinions } from "./schools";
+import { slidersOf } from "./sliders";
+
+/** Held until something is due anyway: the same case with what that changes, and the days until then. */
+export interface Hold {
+  readonly days: number;
+  readonly options: DecisionCase;
+}
+
+/** What the decision may take into account beside the case. */
+export interface Around {
+  readonly look?: Look | undefined;
+  readonly hold?: Hold | undefined;
+  readonly ceiling?: Ceiling | undefined;
+}
 
 export interface Decision {
-  /** Repairs first and then a motor stands among them only where that costs less than either alone. */
-  readonly routes: Readonly<Record<Exclude<RouteId, "then-motor">, Route> & { "then-motor"?: Route }>;
+  /** Cheapest first; at least one of them always ends it. */
+  readonly routes: readonly Route[];
   readonly best: Route;
-  /** The route that comes second: what the best is held against. */
+  /** The route that comes second: what the best is held against. The best itself where there is no other. */
   readonly next: Route;
-  /** Price of another machine below which no repair is worth trying; null where there is none to try. */
-  readonly machineFlip: number | null;
-  /**
-   * Price of the first repair, time and part together, up to which trying repairs stays the cheapest route; null where
-   * it is not the cheapest now, or where nothing it could cost changes that.
-   */
-  readonly firstRepairFlip: number | null;
-  readonly refused: readonly RefusedRepair[];
+  readonly opinions: readonly Opinion[];
+  readonly agree: boolean;
+  /** The cheapest that the owner's ceiling lets through; null where it lets none, undefined where there is no ceiling. */
+  readonly underCeiling: Route | null | undefined;
+  /** What it would cost if the cause were known. */
+  readonly hindsight: number;
+}
+
+/** A figure that can be moved, and where the answer flips. */
+export interface Notched extends Omit<Slider, "at"> {
+  readonly flips: readonly Flip[];
+  readonly nearest: Flip | undefined;
+}
+
+/** Of routes that cost the same, one that mends comes first: what is thrown away is gone. */
+function inOrder(routes: readonly Route[]): Route[] {
+  return [...routes].sort((one, other) => {
+    const gain = one.mean - other.mean;
+    return Math.abs(gain) > 1e-6 ? gain : Number(isEnd(one)) - Number(isEnd(other));
+  });
+}
+
+function heldRoute({ days, options }: Hold, dayMinor: number): Route | undefined {
+  const [best] = candidates(options).filter((one) => !isEnd(one));
+  if (!best) return undefined;
+  const route = routeOf(best.id, best.plan, options);
+  const waiting = days * dayMinor;
+  return {
+    ...route,
+    id: "hold",
+    holdDays: days,
+    waiting: route.waiting + waiting,
+    mean: route.mean + waiting,
+    low: route.low + waiting,
+    high: route.high + waiting,
+    perYear: route.perYear === null ? null : route.perYear * (1 + waiting / Math.max(route.mean, 1e-9)),
+  };
+}
+
+/** What to do about the machine: its routes by expected cost, what the schools say, and what knowing would be worth. */
+export function decide(options: DecisionCase, around: Around = {}): Decision {
+  const all = candidates(options);
+  const found = all.map(({ id, plan }) => routeOf(id, plan, options));
+  const look = around.look && lookFirst(around.look, bestPlan);
+  const held = around.hold && heldRoute(around.hold, options.dayMinor);
+  const routes = inOrder([...found, ...(look ? [look] : []), ...(held ? [held] : [])]);
+  const [best = routeOf("replace", { refs: [], end: "replace" }, options)] = routes;
+  const said = opinions(routes, options);
+  const chosen = new Set(said.flatMap(({ route }) => route ?? []));
+  const { ceiling } = around;
+  return {
+    routes,
+    best,
+    next: routes[1] ?? best,
+    opinions: said,
+    agree: chosen.size <= 1,
+    underCeiling: ceiling && withinCeiling(all, options, ceiling),
+    hindsight: hindsightCost(options),
+  };
+}
+
+/** Figures that were moved, by slider. */
+export type Moved = Readonly<Partial<Record<Slider["id"], number>>>;
+
+/**
+ * The case with figures moved.
+ * @param first what the price and the chance are of: a slider goes on speaking of the same part
+ */
+export function withMoved(options: DecisionCase, moved: Moved, first = firstAction(options)): DecisionCase {
+  let now = options;
+  for (const id of ["rate", "machine", "chance", "price"] as const) {
+    const value = moved[id];
+    if (value !== undefined)
+      now =
+        slidersOf(now, first)
+          .find((slider) => slider.id === id)
+          ?.at(value) ?? now;
+  }
+  return now;
+}
+
+/** What is done first where nothing was moved: what the sliders speak of. */
+export function firstAction(options: DecisionCase): Action | undefined {
+  const [cheapest] = candidates(options);
+  return cheapest && routeOf(cheapest.id, cheapest.plan, options).steps[0]?.action;
+}
+
+/**
+ * The figures that drive the answer, each with the values at which it flips.
+ * @param first what the price and the chance are of
+ */
+export function notchesOf(options: DecisionCase, first = firstAction(options)): readonly Notched[] {
+  return slidersOf(options, first).map((slider) => {
+    const flips = flipsOf(slider);
+    const { at: _at, ...rest } = slider;
+    return { ...rest, flips, nearest: nearestFlip(flips, slider.now) };
+  });
 }
 
 /** A repair that would only change what the fault brought about. */
@@ -31,16 +139,10 @@ export interface Leading {
   readonly consequences: readonly string[];
 }
 
-const SEARCH_STEPS = 60;
-/** A route that saves less than this is no other route. Minor units. */
-const LEAST_GAIN = 1;
-/** Routes that begin with a repair: no more than it is bought before it is tried. */
-const BEGINS_WITH_REPAIR: ReadonlySet<RouteId> = new Set(["part", "then-motor"]);
-
 /** Repairs that only change the consequence: the fuse that a seized bearing opened. They are refused, whatever they cost. */
 export function refusedRepairs(
   leading: Leading | undefined,
-  trials: DecisionCase["trials"],
+  trials: readonly { readonly repairs: readonly string[]; readonly cures: number }[],
   faults: readonly { readonly id: string; readonly fix: { readonly repair: string } }[],
 ): RefusedRepair[] {
   const root = leading?.roots[0];
@@ -54,59 +156,27 @@ export function refusedRepairs(
   });
 }
 
-function withFirstAt(options: DecisionCase, first: Route["steps"][number], cost: number): DecisionCase {
-  return {
-    ...options,
-    trials: options.trials.map((trial) => (trial === first ? { ...trial, cost } : trial)),
-  };
+/** Routes that buy nothing here. */
+const BUYS_NOTHING: ReadonlySet<RouteId> = new Set<RouteId>(["measure", "retest", "trade", "stop"]);
+/** Actions and ends that condemn a motor or the machine. */
+const CONDEMNS: ReadonlySet<string> = new Set<ActionKind | EndId>([
+  "motor",
+  "donor-motor",
+  "assembly",
+  "replace",
+  "second-hand",
+]);
+
+/** What a route buys before anything is tried. */
+export interface FirstBuy {
+  readonly id: RouteId;
+  /** Kind of its first step; undefined where it has none. */
+  readonly kind: ActionKind | undefined;
+  readonly cashMinor: number;
 }
 
-/** Bisection on a mean that never falls as the price rises. */
-function firstRepairFlip(options: DecisionCase, part: Route, others: number): number | null {
-  const [first] = part.steps;
-  if (!first || part.mean >= others) return null;
-  const mean = (cost: number): number => routes(withFirstAt(options, first, cost)).part.mean;
-  let [low, high] = [first.cost, first.cost + 2 * options.machineMinor];
-  if (mean(high) < others) return null;
-  for (let step = 0; step < SEARCH_STEPS; step += 1) {
-    const middle = (low + high) / 2;
-    if (mean(middle) < others) low = middle;
-    else high = middle;
-  }
-  return low;
-}
-
-/** What to do about the machine: its routes by expected cost, and where the answer flips. A case without trials gives replacement. */
-export function decide(
-  options: DecisionCase,
-  leading: Leading | undefined,
-  faults: Parameters<typeof refusedRepairs>[2],
-): Decision {
-  const all = routes(options);
-  const { part, motor, replace } = all;
-  const mixed = thenMotorRoute(options);
-  const isOwn = mixed !== undefined && mixed.mean < Math.min(part.mean, motor.mean) - LEAST_GAIN;
-  const alone = part.steps.length > 0 ? [part, motor, replace] : [replace, motor];
-  const open = isOwn ? [...alone, mixed] : alone;
-  const inOrder = [...open].sort((one, other) => one.mean - other.mean);
-  const [best = replace, next = motor] = inOrder;
-  const least = leastWorthTrying(options.trials);
-  return {
-    routes: isOwn ? { part, "then-motor": mixed, motor, replace } : all,
-    best,
-    next,
-    machineFlip: Number.isFinite(least) ? least : null,
-    firstRepairFlip: isOwn ? null : firstRepairFlip(options, part, Math.min(motor.mean, replace.mean)),
-    refused: refusedRepairs(leading, options.trials, faults),
-  };
-}
-
-/** Whether a route buys so much before anything is proved that it must wait for a direct proof. */
-export function needsProof(
-  id: RouteId,
-  first: { readonly partMinor: number } | undefined,
-  machineMinor: number,
-  share: number,
-): boolean {
-  return !BEGINS_WITH_REPAIR.has(id) || (first?.partMinor ?? 0) > share * machineMinor;
+/** Whether a route condemns, or buys so much before anything is proved, that it must wait for a direct proof. */
+export function needsProof({ id, kind, cashMinor }: FirstBuy, machineMinor: number, share: number): boolean {
+  if (BUYS_NOTHING.has(id)) return false;
+  return CONDEMNS.has(kind ?? id) || cashMinor > share * machineMinor;
 }

@@ -1,147 +1,141 @@
-import { type Trial, trialPlan } from "../cost/trial-cost";
+import { type DecisionCase, type End, type EndId, sureEnd } from "./action";
+import { type Ending, endingsOf, quantiles, usesOf } from "./endings";
+import { type Plan, type Step, type Walked, walk } from "./plan";
 
-export type RouteId = "part" | "then-motor" | "motor" | "replace";
+export type MendId =
+  | "part"
+  | "clean"
+  | "pair"
+  | "donor"
+  | "then-motor"
+  | "motor"
+  | "assembly"
+  | "measure"
+  | "hold"
+  | "retest";
+export type RouteId = MendId | EndId;
 
-/** A repair that could be tried, as isolation hands it over. Costs in minor units, unrounded. */
-export interface DecisionTrial extends Trial {
-  readonly repairs: readonly string[];
-  readonly minutes: number;
-  readonly partMinor: number;
-}
-
-/** All that the decision stands on. */
-export interface DecisionCase {
-  readonly trials: readonly DecisionTrial[];
-  /** Price of another machine: what giving up costs. */
-  readonly machineMinor: number;
-  readonly minuteMinor: number;
-  readonly motor: { readonly minutes: number; readonly partMinor: number; readonly success: number };
-  /** Repairs that another motor makes needless. */
-  readonly inMotor: ReadonlySet<string>;
-  /** Minutes and part of a single repair. */
-  readonly repairOf: (id: string) => { readonly minutes: number; readonly partMinor: number };
-}
-
-export interface Route {
-  readonly id: RouteId;
-  /** What is done, in order, until it runs; giving up at the end is not in it. */
-  readonly steps: readonly DecisionTrial[];
-  /** Expected cost, and of it the parts and machines bought; the rest is time. */
-  readonly mean: number;
+/** What a route costs on average, by what it goes into. Minor units, unrounded. */
+export interface Parts {
+  /** Parts and machines, with mark-up, postage and tools. */
   readonly cash: number;
+  readonly time: number;
+  /** Days without the machine. */
+  readonly waiting: number;
+  /** What is saved, below zero, on what is likely to fail next. */
+  readonly later: number;
+}
+
+export interface Route extends Parts {
+  readonly id: RouteId;
+  /** What is done, in order, until it runs; the end is not in it. */
+  readonly steps: readonly Step[];
+  /** How it ends where no step helped. */
+  readonly end: End;
+  /** The measurement that comes before anything is chosen. */
+  readonly look?: string | undefined;
+  /** Days that it waits before anything is done. */
+  readonly holdDays?: number | undefined;
+  /** Expected cost: all its parts together. */
+  readonly mean: number;
   /** Costs that are exceeded in nine and in one of ten such cases. */
   readonly low: number;
   readonly high: number;
   /** Chance that the first step does not end it. */
   readonly wrong: number;
-  /** Chance that none of its steps does, and another machine is bought after all. */
+  /** Chance that none of its steps does. */
   readonly givesUp: number;
+  /** Years of use that it buys on average. */
+  readonly years: number;
+  /** The same cost for each year of use, with interest; null where it buys none. */
+  readonly perYear: number | null;
 }
 
-interface Ending {
-  readonly cost: number;
-  readonly chance: number;
+/** What a walked plan costs, by what it goes into. */
+function partsOf({ steps, end, stillWrong }: Walked, options: DecisionCase): Parts {
+  const { minuteMinor, dayMinor } = options;
+  const rows = steps.map(({ action, made, cures }) => ({ ...action, share: made, cures }));
+  const failed = stillWrong * (1 - end.success);
+  const ends = [
+    { ...end, share: stillWrong },
+    ...(failed > 0 ? [{ ...sureEnd(options), share: failed }] : []),
+  ];
+  const sum = (of: (row: (typeof rows)[number] | (typeof ends)[number]) => number): number =>
+    [...rows, ...ends].reduce((all, row) => all + row.share * of(row), 0);
+  return {
+    cash: sum(({ cash }) => cash.likely),
+    time: sum(({ minutes }) => minutes.likely * minuteMinor),
+    waiting: sum(({ days }) => days * dayMinor),
+    later: rows.reduce((all, { cures, later }) => all + cures * (later ?? 0), 0),
+  };
 }
 
-/** Every way a route can end: cured after a step, or another machine in the end. */
-function endings(steps: readonly DecisionTrial[], machineMinor: number): Ending[] {
-  let spent = 0;
-  let stillWrong = 1;
-  const all: Ending[] = [];
-  for (const { cost, cures } of steps) {
-    spent += cost;
-    all.push({ cost: spent, chance: Math.min(cures, stillWrong) });
-    stillWrong = Math.max(0, stillWrong - cures);
-  }
-  return [...all, { cost: spent + machineMinor, chance: stillWrong }];
-}
-
-/** The least cost that is not exceeded with a chance of `share`. */
-function quantile(all: readonly Ending[], share: number): number {
-  const inOrder = [...all].sort((one, other) => one.cost - other.cost);
-  let sum = 0;
-  for (const { cost, chance } of inOrder) {
-    sum += chance;
-    if (sum >= share - 1e-12) return cost;
-  }
-  return inOrder.at(-1)?.cost ?? 0;
-}
-
-export function routeOf(id: RouteId, steps: readonly DecisionTrial[], machineMinor: number): Route {
-  const all = endings(steps, machineMinor);
-  let stillWrong = 1;
-  let cash = 0;
-  for (const { partMinor, cures } of steps) {
-    cash += stillWrong * partMinor;
-    stillWrong = Math.max(0, stillWrong - cures);
-  }
+/** A plan as the route that it is, under a case. */
+export function routeOf(id: RouteId, plan: Plan, options: DecisionCase): Route {
+  const walked = walk(plan, options);
+  const [low = 0, high = 0] = quantiles(endingsOf(walked, options), [0.1, 0.9]);
+  const { years, worth } = usesOf(walked, options);
+  const [first] = walked.steps;
   return {
     id,
-    steps,
-    mean: all.reduce((sum, { cost, chance }) => sum + cost * chance, 0),
-    cash: cash + stillWrong * machineMinor,
-    low: quantile(all, 0.1),
-    high: quantile(all, 0.9),
-    wrong: steps[0] ? 1 - steps[0].cures : 0,
-    givesUp: steps.length > 0 ? stillWrong : 0,
+    steps: walked.steps,
+    end: walked.end,
+    ...partsOf(walked, options),
+    mean: walked.mean,
+    low,
+    high,
+    wrong: first ? 1 - first.cures : 1 - walked.end.success,
+    givesUp: first ? walked.stillWrong : 0,
+    years,
+    perYear: worth > 0 ? walked.mean / worth : null,
   };
 }
 
-/** What is left to try when another motor has been fitted: the repairs outside it. */
-function outsideMotor({ trials, inMotor, repairOf, minuteMinor }: DecisionCase): {
-  readonly cured: number;
-  readonly rest: readonly DecisionTrial[];
-} {
-  let cured = 0;
-  const rest = new Map<string, DecisionTrial>();
-  for (const trial of trials) {
-    const outside = trial.repairs.filter((id) => !inMotor.has(id));
-    if (outside.length === 0) {
-      cured += trial.cures;
-      continue;
-    }
-    const key = outside.join(",");
-    const sums = outside.map(repairOf);
-    const minutes = sums.reduce((sum, one) => sum + one.minutes, 0);
-    const partMinor = sums.reduce((sum, one) => sum + one.partMinor, 0);
-    rest.set(key, {
-      repairs: outside,
-      minutes,
-      partMinor,
-      cost: minutes * minuteMinor + partMinor,
-      cures: (rest.get(key)?.cures ?? 0) + trial.cures,
-    });
-  }
-  return { cured, rest: [...rest.values()] };
+/** A measurement that could be made first: its price, and for each of its answers what is then likely. */
+export interface Look {
+  readonly moveId: string;
+  /** The move and the way to it, hazard included. Minor units. */
+  readonly costMinor: number;
+  readonly answers: readonly { readonly chance: number; readonly options: DecisionCase }[];
 }
 
-/** Another motor, and the chance that what is left to cure lies in it. */
-export function motorStep(options: DecisionCase): DecisionTrial {
-  const { motor, minuteMinor } = options;
+/** A measurement first, and after each of its answers the plan that is cheapest then. */
+export function lookFirst(look: Look, bestPlan: (options: DecisionCase) => Plan): Route | undefined {
+  const open = look.answers.filter(({ chance }) => chance > 0);
+  const [first] = open;
+  if (!first) return undefined;
+  const total = open.reduce((sum, { chance }) => sum + chance, 0);
+  const all = open.map(({ chance, options }) => {
+    const plan = bestPlan(options);
+    const walked = walk(plan, options);
+    return { share: chance / total, walked, options, parts: partsOf(walked, options) };
+  });
+  const mix = (of: (one: (typeof all)[number]) => number): number =>
+    all.reduce((sum, one) => sum + one.share * of(one), 0);
+  const endings = all.flatMap(({ share, walked, options }) =>
+    endingsOf(walked, options).map(
+      ({ cost, chance }): Ending => ({ cost: cost + look.costMinor, chance: chance * share }),
+    ),
+  );
+  const [low = 0, high = 0] = quantiles(endings, [0.1, 0.9]);
+  const uses = all.map(({ walked, options }) => usesOf(walked, options));
+  const worth = all.reduce((sum, { share }, at) => sum + share * (uses[at]?.worth ?? 0), 0);
+  const mean = look.costMinor + mix(({ walked }) => walked.mean);
   return {
-    repairs: ["fit-motor"],
-    minutes: motor.minutes,
-    partMinor: motor.partMinor,
-    cost: motor.minutes * minuteMinor + motor.partMinor,
-    cures: Math.min(1, outsideMotor(options).cured) * motor.success,
-  };
-}
-
-/** What another motor leaves to try. */
-export const stillToTry = (options: DecisionCase): readonly DecisionTrial[] => outsideMotor(options).rest;
-
-function motorRoute(options: DecisionCase): Route {
-  const first = motorStep(options);
-  const { made } = trialPlan(stillToTry(options), options.machineMinor, 1 - first.cures);
-  return routeOf("motor", [first, ...made], options.machineMinor);
-}
-
-/** The routes that always are: repairs in the order of chance ÷ cost, another motor first, another machine at once. */
-export function routes(options: DecisionCase): Readonly<Record<Exclude<RouteId, "then-motor">, Route>> {
-  const { made } = trialPlan(options.trials, options.machineMinor);
-  return {
-    part: routeOf("part", made, options.machineMinor),
-    motor: motorRoute(options),
-    replace: routeOf("replace", [], options.machineMinor),
+    id: "measure",
+    look: look.moveId,
+    steps: [],
+    end: sureEnd(first.options),
+    cash: mix(({ parts }) => parts.cash),
+    time: look.costMinor + mix(({ parts }) => parts.time),
+    waiting: mix(({ parts }) => parts.waiting),
+    later: mix(({ parts }) => parts.later),
+    mean,
+    low,
+    high,
+    wrong: 1,
+    givesUp: mix(({ walked }) => (walked.steps.length > 0 ? walked.stillWrong : 0)),
+    years: all.reduce((sum, { share }, at) => sum + share * (uses[at]?.years ?? 0), 0),
+    perYear: worth > 0 ? mean / worth : null,
   };
 }

@@ -106,7 +106,7 @@ export const isolateInput = strictObject({
           minor: yup.number().integer().required().min(0).max(1e9),
         }).required(),
       )
-      .max(40),
+      .max(100),
   })
     .optional()
     .default(undefined),

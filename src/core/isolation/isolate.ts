@@ -15,7 +15,7 @@ import { withThreeRoots } from "./hypotheses";
 import type { IsolateRequest } from "./isolate.input";
 import { type IsolationKnowledge, keptModels, kindsOf, type Models, whyNoMove } from "./machine-model";
 import { type Model, modelFrom } from "./model";
-import { adviseMoves, type MoveAdvice, type RatedTrial } from "./next-move";
+import { adviseMoves, type MoveAdvice, type NextLook, type RatedTrial } from "./next-move";
 import { type Present, presentOf, spokenNow } from "./present";
 import { beforeOrderOf, type Gate, gateOf } from "./purchase-gate";
 import type { RatedMove } from "./rated-move";
@@ -26,6 +26,8 @@ export interface Isolation {
   readonly moves: readonly RatedMove[];
   /** What could be repaired now, the best worth first: what the decision is made from. */
   readonly trials: readonly RatedTrial[];
+  /** The best move with what could be tried after each of its answers: what the decision weighs against doing something now. */
+  readonly next: NextLook | null;
   readonly stop: { readonly advised: boolean; readonly trialCost: number };
   readonly isTierRaised: boolean;
   readonly conflicts: readonly Conflict[];
@@ -253,6 +255,7 @@ function isolateWith(
     ),
     moves: advice.moves,
     trials: advice.trials,
+    next: advice.next,
     stop: { advised: advice.isStopAdvised, trialCost: advice.trialCost },
     isTierRaised: advice.isTierRaised,
     conflicts: conflict ? [conflict] : [],

@@ -4,12 +4,21 @@ import { trialCost } from "../cost/trial-cost";
 import type { Circumstance } from "../knowledge/circumstances";
 import type { Parameters } from "../knowledge/parameters";
 import type { Access, Move, Repair } from "../knowledge/types";
-import { after, answersOf, bitsNow, type Field, fieldOf, trialsOf, type Weights } from "./field";
+import {
+  after,
+  answersOf,
+  bitsNow,
+  type Field,
+  fieldOf,
+  type GroupTrial,
+  trialsOf,
+  type Weights,
+} from "./field";
 import type { Model } from "./model";
 import { atHandFirst, type Priced, readiestOfEqual, withProof } from "./move-order";
 import type { RatedMove } from "./rated-move";
 import { type Renewed, withRenewed } from "./renewed-with";
-import { type PartPrices, repairGroups } from "./repair-groups";
+import { type PartPrices, type RepairGroups, repairGroups } from "./repair-groups";
 
 /** A repair, or a set done together, that could be tried now. */
 export interface RatedTrial {
@@ -25,8 +34,24 @@ export interface RatedTrial {
   readonly partMinor: number;
 }
 
+/** The best move as a purchase: its price, and for each answer the repairs that could be tried then. */
+export interface NextLook {
+  readonly moveId: string;
+  /** The move, the way to it and its hazard, minor units. */
+  readonly costMinor: number;
+  /** Expected cost with this one first and repairs after it; what is saved on trying now is what it is worth. */
+  readonly expected: number;
+  readonly answers: readonly {
+    readonly outcomeId: string;
+    readonly chance: number;
+    readonly trials: readonly RatedTrial[];
+  }[];
+}
+
 export interface MoveAdvice {
   readonly moves: readonly RatedMove[];
+  /** Null where no move is worth its price. */
+  readonly next: NextLook | null;
   readonly trials: readonly RatedTrial[];
   /** Cost of trying repairs now, in the order of chance ÷ cost. */
   readonly trialCost: number;
@@ -299,6 +324,48 @@ function proofAmong(ranking: Ranking, open: readonly Rated[], tryNow: number): R
   return proof && ratedMove(ranking, proof, proof.total, Math.max(0, tryNow - proof.total));
 }
 
+/** Repairs that could be tried under these weights, the best worth first. */
+function ratedTrials(
+  { minuteMinor }: Ranking,
+  groups: RepairGroups,
+  all: readonly GroupTrial[],
+): RatedTrial[] {
+  return all
+    .map(
+      ({ group, chance, cures, cost, minutes }): RatedTrial => ({
+        repairs: groups.repairs[group] ?? [],
+        chance,
+        cures,
+        cost,
+        minutes,
+        partMinor: cost - minutes * minuteMinor,
+      }),
+    )
+    .sort((one, other) => other.cures / other.cost - one.cures / one.cost);
+}
+
+function nextLook(
+  ranking: Ranking,
+  groups: RepairGroups,
+  open: readonly Rated[],
+  best: RatedMove | undefined,
+): NextLook | null {
+  const rated = open.find(({ move }) => move.id === best?.moveId);
+  if (!rated) return null;
+  const { field, now } = ranking;
+  return {
+    moveId: rated.move.id,
+    costMinor: rated.price,
+    expected: rated.total,
+    answers: rated.move.outcomes.flatMap((outcomeId, outcome) => {
+      const chance = rated.chance[outcome] ?? 0;
+      if (chance <= 0) return [];
+      const then = trialsOf(field, after(field, now, rated.index, outcome));
+      return [{ outcomeId, chance, trials: ratedTrials(ranking, groups, then) }];
+    }),
+  };
+}
+
 /**
  * The next move by least expected total cost: the move, the way to the state it needs, then the best that can follow,
  * or repairs in the order of chance ÷ cost. Tiers come before cost: a live move comes first only when no unplugged one
@@ -335,18 +402,8 @@ export function adviseMoves(
   const isStopAdvised = worthIt.length === 0 && (context.isTold !== true || first === undefined);
   return {
     moves: inOrder,
-    trials: trials
-      .map(
-        ({ group, chance, cures, cost, minutes }): RatedTrial => ({
-          repairs: groups.repairs[group] ?? [],
-          chance,
-          cures,
-          cost,
-          minutes,
-          partMinor: cost - minutes * minuteMinor,
-        }),
-      )
-      .sort((one, other) => other.cures / other.cost - one.cures / one.cost),
+    trials: ratedTrials(ranking, groups, trials),
+    next: nextLook(ranking, groups, open, worthIt[0]),
     trialCost: tryNow,
     isStopAdvised,
     isTierRaised: first !== undefined && first.tier > 1,

@@ -1,3 +1,4 @@
+import { isEnd } from "../decision/schools";
 import type { Knowledge, Limits, Move } from "../knowledge/types";
 import { dayIn } from "../quantity/format";
 import { type BenchGap, gapsFor } from "../safety/bench-gaps";
@@ -232,7 +233,8 @@ function sinceBack(view: Standing): Standing {
 function repairStep(view: Standing, whole: Standing, context: StepContext): NextStep | undefined {
   const { decision, interventions } = view;
   if (!decision && interventions.length === 0) return undefined;
-  if (decision?.route === "replace") return clipStep(view) ?? step("sign-off", "now/replace", {}, "word");
+  if (decision && isEnd({ id: decision.route }))
+    return clipStep(view) ?? step("sign-off", "now/replace", {}, "word");
   if (decision && !isRepairDone(view)) {
     const awaited = awaitPart(view, context);
     if (awaited) return awaited;

@@ -246,14 +246,25 @@ function familyIssues({ families, stations }: Tables): Issue[] {
   ]);
 }
 
+/** Kinds of machine that name rows of other tables. */
+function kindIssues(tables: Tables): Issue[] {
+  const file = "tables/archetypes";
+  return tables.archetypes.flatMap(({ family, adds, lacks, assembly, hazards, repairs, covers }) => [
+    ...notIn(idsOf(tables.families), file, "family", [family]),
+    ...notIn(idsOf(tables.stations), file, "station", [...adds, ...lacks, ...(assembly?.stations ?? [])]),
+    ...notIn(idsOf(tables.hazards), file, "hazard", hazards),
+    ...notIn(idsOf(tables.repairs), file, "repair", Object.keys(repairs ?? {})),
+    ...notIn(idsOf(tables.access), file, "access", Object.keys(covers ?? {})),
+  ]);
+}
+
 /** Tables that name rows of other tables. */
 function tableIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] {
-  const [families, stations, faults, repairs, hazards, limits, checks] = [
+  const [families, stations, faults, repairs, limits, checks] = [
     idsOf(tables.families),
     idsOf(tables.stations),
     idsOf(tables.faults),
     idsOf(tables.repairs),
-    idsOf(tables.hazards),
     idsOf(tables.limits),
     idsOf(tables.deadChecks),
   ];
@@ -264,14 +275,9 @@ function tableIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] 
     ...tables.repairs.flatMap((row) => [
       ...notIn(stations, "tables/repairs", "station", row.replaces ?? []),
       ...notIn(faults, "tables/repairs", "fault", Object.keys(row.brings ?? {})),
+      ...notIn(repairs, "tables/repairs", "repair", [row.neighbour?.repair ?? row.id]),
     ]),
-    ...tables.archetypes.flatMap((row) => [
-      ...notIn(families, "tables/archetypes", "family", [row.family]),
-      ...notIn(stations, "tables/archetypes", "station", [...row.adds, ...row.lacks]),
-      ...notIn(hazards, "tables/archetypes", "hazard", row.hazards),
-      ...notIn(repairs, "tables/archetypes", "repair", Object.keys(row.repairs ?? {})),
-      ...notIn(idsOf(tables.access), "tables/archetypes", "access", Object.keys(row.covers ?? {})),
-    ]),
+    ...kindIssues(tables),
     ...tables.inseparable.flatMap((row) => [
       ...notIn(faults, "tables/inseparable", "fault", row.faults),
       ...notIn(repairs, "tables/inseparable", "repair", [row.repair]),

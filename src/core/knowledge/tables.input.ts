@@ -81,6 +81,22 @@ export const ROWS = {
     /** Minutes to open what such a machine is closed with, by access. */
     covers: optionalTable(finiteNumber().required().min(0)),
     repairs: ownRepairs(),
+    /** A new one of the kind: its price, minor units, and the years that it runs. */
+    machine: strictObject({
+      priceMinor: finiteNumber().required().positive(),
+      years: finiteNumber().required().positive(),
+    }).required(),
+    /** What the kind is sold with as one piece, in the place of the motor and what is built to it. */
+    assembly: strictObject({
+      id: words(),
+      label: words(),
+      minutes: finiteNumber().required().positive(),
+      partMinor: finiteNumber().required().min(0),
+      /** Stations that come new with it. */
+      stations: ids().min(1),
+    })
+      .optional()
+      .default(undefined),
   }),
   /** Something done to cure a fault: minutes at the bench and the part, minor units. */
   repairs: row({
@@ -96,6 +112,24 @@ export const ROWS = {
     replaces: yup.array(yup.string().required()),
     /** What the work may leave behind that was not there before, each with its chance. */
     brings: optionalTable(chance()),
+    /** What costs no part and may do: cleaned, adjusted, eased. `cures`: share of what the repair cures. */
+    easier: strictObject({
+      label: words(),
+      done: words(),
+      minutes: finiteNumber().required().positive(),
+      cures: chance(),
+    })
+      .optional()
+      .default(undefined),
+    /** What is likely to fail next, and is open to the hand while this is done. `fails`: chance before the machine is at its end; `saves`: minutes that need not be spent twice. */
+    neighbour: strictObject({
+      repair: words(),
+      fails: chance(),
+      saves: finiteNumber().required().min(0),
+      why: words(),
+    })
+      .optional()
+      .default(undefined),
     /** Small parts that move over from the old part to the new one. */
     carries: yup.array(yup.string().required()),
   }),

@@ -1,26 +1,28 @@
-import { useState } from "react";
-import { type Decision, decide, needsProof } from "@/core/decision/decide";
-import { decisionCase, machinePrice } from "@/core/decision/decision-case";
-import type { Route } from "@/core/decision/routes";
+import { useMemo, useState } from "react";
+import { firstAction, type Moved, notchesOf, withMoved } from "@/core/decision/decide";
+import type { Route, RouteId } from "@/core/decision/routes";
+import type { SchoolId } from "@/core/decision/schools";
 import type { Isolation } from "@/core/isolation/isolate";
-import { kindOfMachine } from "@/core/job/isolation/isolation-request";
+import { decideJob, jobCase } from "@/core/job/deciding/decide-job";
+import { ownerOffer } from "@/core/job/deciding/owner-offer";
 import type { JobView } from "@/core/job/log/reduce";
 import type { Knowledge } from "@/core/knowledge/types";
-import { formatMoney } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { NotCovered } from "../engine/NotCovered";
-import { faultLabel, repairLabel } from "../engine/names";
 import { useIsolation } from "../engine/use-isolation";
-import { Field } from "../fields/Field";
-import { Problem } from "../fields/Problem";
 import { JobFrame } from "../frame/JobFrame";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
 import { withShop } from "../frame/with-shop";
-import { usePost } from "../state/use-post";
 import { inSentence } from "../words/in-sentence";
-import { decisionSentence, routeLabel } from "../words/routes";
-import { Price } from "./Prices";
+import { actionLabel, decisionSentence } from "../words/routes";
+import { OwnerPrices } from "./OwnerPrices";
+import { PriceList } from "./PriceList";
+import { Refused } from "./Refused";
 import { RouteShafts } from "./RouteShafts";
+import { Schools } from "./Schools";
+import { Sliders } from "./Sliders";
+import { Take } from "./Take";
+import { WholePicture } from "./WholePicture";
 
 interface ReadyProps {
   readonly job: JobView;
@@ -29,92 +31,9 @@ interface ReadyProps {
   readonly knowledge: Knowledge;
 }
 
-/** What would only change the consequence: named, with its reason, and without a button. */
-function Refused({ decision, knowledge }: { readonly decision: Decision; readonly knowledge: Knowledge }) {
-  if (decision.refused.length === 0) return null;
-  return (
-    <ul aria-label="Refused" className="mt-3 border-[1.5px] border-ink px-4 py-2" data-testid="refused">
-      {decision.refused.map(({ repair, fault, root }) => (
-        <li key={repair}>
-          <b>Not this one: {inSentence(repairLabel(knowledge, repair))}.</b> It changes only the consequence:{" "}
-          {inSentence(faultLabel(knowledge, root))} brought about {inSentence(faultLabel(knowledge, fault))},
-          and would again. It is done together with the cure.
-        </li>
-      ))}
-    </ul>
-  );
-}
-
-interface TakeProps extends ReadyProps {
-  readonly decision: Decision;
-  readonly chosen: Route;
-  onLeave(): void;
-}
-
-/** Taking a route; a dear one without a direct proof asks why. */
-function Take({ job, shop, isolation, knowledge, decision, chosen, onLeave }: TakeProps) {
-  const { post, problem, isBusy } = usePost(job.jobId);
-  const [why, setWhy] = useState("");
-  const isUnproven =
-    !isolation.purchaseGate.open &&
-    needsProof(
-      chosen.id,
-      chosen.steps[0],
-      machinePrice(job.prices, shop.parameters),
-      shop.parameters["unproven-part-share"],
-    );
-  const take = async (): Promise<void> => {
-    const payload = { route: chosen.id, overrideWhy: why };
-    if (await post({ kind: "decision", stage: "decide", payload }))
-      window.location.assign(`/jobs/${job.jobId}/${chosen.id === "replace" ? "sign-off" : "put-back"}`);
-  };
-  const isBest = chosen.id === decision.best.id;
-  return (
-    <div className="mt-3">
-      {isUnproven ? (
-        <div className="half-hatched mb-3 max-w-2xl border border-ink p-1.5" data-testid="purchase-gate">
-          <div className="bg-paper px-3 py-2">
-            <p className="mb-2">
-              <b>
-                {isolation.purchaseGate.needs.includes("repeated-reading")
-                  ? "One reading proves it: none condemns a motor alone."
-                  : "Nothing has proved the leading suspect directly yet."}
-              </b>{" "}
-              <a
-                className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
-                href={`/jobs/${job.jobId}/isolate`}
-              >
-                Measure it first
-              </a>
-              , or say why it is bought without.
-            </p>
-            <Field label="Why without proof">
-              {(ids) => (
-                <input
-                  {...ids}
-                  className="input"
-                  value={why}
-                  onChange={(event) => setWhy(event.target.value)}
-                />
-              )}
-            </Field>
-          </div>
-        </div>
-      ) : null}
-      <div className="flex flex-wrap gap-3">
-        <button type="button" className="btn btn-primary btn-loud" disabled={isBusy} onClick={take}>
-          {isBest ? "Take this route" : `Take it: ${inSentence(routeLabel(chosen, knowledge.repairs))}`}
-        </button>
-        {isBest ? null : (
-          <button type="button" className="btn btn-outline" onClick={onLeave}>
-            Leave it
-          </button>
-        )}
-      </div>
-      <Problem text={problem} />
-    </div>
-  );
-}
+const LINK = "inline-flex min-h-11 items-center text-teal underline underline-offset-4";
+/** Days that the owner's prices hold, where nobody sets another day. */
+const VALID_DAYS = 14;
 
 /** What is still to be looked at before a part is ordered. */
 function Before({
@@ -133,44 +52,69 @@ function Before({
           </li>
         ))}
       </ul>
-      <a
-        className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
-        href={`/jobs/${jobId}/isolate`}
-      >
+      <a className={LINK} href={`/jobs/${jobId}/isolate`}>
         Look at these first
       </a>
     </div>
   );
 }
 
-function Ready({ job, shop, isolation, knowledge }: ReadyProps) {
-  const { currency } = shop.settings;
-  const options = decisionCase(
-    isolation.trials,
-    job.prices,
-    kindOfMachine(job, knowledge.archetypes),
-    knowledge,
-    shop.parameters,
+/** Everything that is worked out for the screen: the job as it stands, and with figures moved. */
+function useDecision({ job, shop, isolation, knowledge }: ReadyProps, moved: Moved) {
+  const context = useMemo(
+    () => ({ ...knowledge, parameters: shop.parameters, settings: shop.settings }),
+    [knowledge, shop],
   );
-  const decision = decide(options, isolation.suspects[0], knowledge.faults);
-  const [ownId, setOwnId] = useState<Route["id"] | undefined>(undefined);
-  const chosen = (ownId && decision.routes[ownId]) ?? decision.best;
-  const money = (minor: number): string => formatMoney(Math.round(minor), currency);
+  const base = useMemo(() => jobCase(job, isolation, context), [job, isolation, context]);
+  const first = useMemo(() => firstAction(base.options), [base]);
+  const options = useMemo(() => withMoved(base.options, moved, first), [base, moved, first]);
+  const decision = useMemo(() => decideJob(job, isolation, context, moved), [job, isolation, context, moved]);
+  const notched = useMemo(() => notchesOf(options, first), [options, first]);
+  return { facts: base.facts, base: base.options, first, options, decision, notched };
+}
+
+/** The day some days on, as the shop's calendar has it. */
+function dayAfter(now: string, days: number): string {
+  return new Date(Date.parse(now) + days * 86_400_000).toISOString().slice(0, 10);
+}
+
+function Ready(props: ReadyProps) {
+  const { job, shop, isolation, knowledge } = props;
+  const { currency } = shop.settings;
+  const [moved, setMoved] = useState<Moved>({});
+  const [school, setSchool] = useState<SchoolId>("expected");
+  const [ownId, setOwnId] = useState<RouteId | undefined>(undefined);
+  const { facts, base, first, options, decision, notched } = useDecision(props, moved);
+  const routeOf = (id: RouteId | null | undefined): Route | undefined =>
+    decision.routes.find((route) => route.id === id);
+  const advised = routeOf(decision.opinions.find((one) => one.school === school)?.route);
+  const chosen = routeOf(ownId) ?? advised ?? decision.best;
   const isTaken = job.decision !== null && job.decision.label !== "";
+  const isMoved = Object.keys(moved).length > 0;
+  const offer = ownerOffer(job, decision.routes, shop.settings);
   return (
     <>
       <section aria-label="The decision" className="move px-5 py-4">
         <h1 className="font-bold text-2xl leading-tight tracking-tight md:text-[28px]" data-testid="sentence">
-          {decisionSentence(decision, knowledge.repairs, currency)}
+          {decisionSentence(decision, knowledge, currency, facts.isUnsafe)}
         </h1>
+        {isMoved ? (
+          <p className="mt-1" role="status">
+            With the figures moved.{" "}
+            <button
+              type="button"
+              className="min-h-11 text-teal underline underline-offset-4"
+              onClick={() => setMoved({})}
+            >
+              Put them back
+            </button>
+          </p>
+        ) : null}
         <Before isolation={isolation} knowledge={knowledge} jobId={job.jobId} />
         {isTaken ? (
           <p className="mt-2 text-soft">
             Decided before: <b className="text-ink">{job.decision?.label}</b>.{" "}
-            <a
-              className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
-              href={`/jobs/${job.jobId}/put-back`}
-            >
+            <a className={LINK} href={`/jobs/${job.jobId}/put-back`}>
               Go on with it
             </a>
           </p>
@@ -180,62 +124,64 @@ function Ready({ job, shop, isolation, knowledge }: ReadyProps) {
           job={job}
           shop={shop}
           isolation={isolation}
-          knowledge={knowledge}
+          names={knowledge}
           decision={decision}
           chosen={chosen}
-          onLeave={() => setOwnId(undefined)}
+          isMoved={isMoved}
+          onLeave={() => {
+            setOwnId(undefined);
+            setSchool("expected");
+          }}
         />
       </section>
-      <Refused decision={decision} knowledge={knowledge} />
+      <Refused refused={decision.refused} knowledge={knowledge} />
       <RouteShafts
         decision={decision}
         currency={currency}
-        repairs={knowledge.repairs}
-        isBusy={false}
+        names={knowledge}
         onTake={({ id }) => setOwnId(id)}
       />
-      <section
-        aria-label="What decides it"
-        className="mt-4 grid gap-x-7 gap-y-3 md:grid-cols-2 xl:grid-cols-3"
-      >
-        <Price
-          key={`machine:${job.prices["machine"] ?? ""}`}
+      <Sliders
+        notched={notched}
+        moved={moved}
+        options={options}
+        names={knowledge}
+        currency={currency}
+        firstLabel={first ? inSentence(actionLabel(first, knowledge)) : ""}
+        onMove={(id, value) => setMoved({ ...moved, [id]: value })}
+      />
+      <Schools
+        decision={decision}
+        names={knowledge}
+        currency={currency}
+        school={school}
+        ceilingMinor={job.takenIn?.ceilingMinor ?? null}
+        onChoose={(one) => {
+          setOwnId(undefined);
+          setSchool(one);
+        }}
+      />
+      {offer ? (
+        <OwnerPrices
+          job={job}
+          shop={shop}
+          names={knowledge}
+          offer={offer}
+          isEarly={decision.best.id === "measure"}
+          validUntil={dayAfter(shop.now, VALID_DAYS)}
+        />
+      ) : null}
+      <div className="mt-6">
+        <PriceList
           job={job}
           currency={currency}
-          of="machine"
-          label="Another machine costs"
-          minor={options.machineMinor}
-          isAssumed={job.prices["machine"] === undefined}
-          flips={
-            decision.machineFlip === null
-              ? undefined
-              : `Under ${money(decision.machineFlip)} no repair is worth trying.`
-          }
+          facts={facts}
+          options={base}
+          first={first}
+          names={knowledge}
         />
-        <Price
-          key={`motor:${job.prices["fit-motor"] ?? ""}`}
-          job={job}
-          currency={currency}
-          of="fit-motor"
-          label="Another motor costs"
-          minor={options.motor.partMinor}
-          isAssumed={job.prices["fit-motor"] === undefined}
-          flips={undefined}
-        />
-        <p className="text-soft">
-          {decision.firstRepairFlip === null
-            ? ""
-            : `The first repair stays the right one up to ${money(decision.firstRepairFlip)} for it, time and part together. `}
-          Time counts at {money(options.minuteMinor * 60)} an hour, whatever is charged; parts from{" "}
-          <a
-            className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
-            href={`/jobs/${job.jobId}/match`}
-          >
-            Match
-          </a>{" "}
-          where one is chosen.
-        </p>
-      </section>
+        <WholePicture decision={decision} names={knowledge} currency={currency} />
+      </div>
     </>
   );
 }

@@ -1,7 +1,8 @@
 import { useState } from "react";
+import type { Said } from "@/core/decision/figures";
 import type { JobView } from "@/core/job/log/reduce";
 import { formatMoney, minorDigits } from "@/core/quantity/format";
-import { parseMoney } from "@/core/quantity/money";
+import { parseMoneyRange } from "@/core/quantity/money";
 import { Field } from "../fields/Field";
 import { usePost } from "../state/use-post";
 
@@ -10,22 +11,36 @@ interface PriceProps {
   readonly currency: string;
   readonly of: string;
   readonly label: string;
-  readonly minor: number;
-  readonly isAssumed: boolean;
-  readonly flips: string | undefined;
+  /** What is reckoned with where nobody has said: nothing where it is not reckoned with then. */
+  readonly usualMinor: number | undefined;
+  readonly hint?: string | undefined;
 }
 
-/** A price that decides, and the figure at which the answer flips. */
-export function Price({ job, currency, of, label, minor, isAssumed, flips }: PriceProps) {
-  const shown = (minor / 10 ** minorDigits(currency)).toFixed(minorDigits(currency));
-  const [text, setText] = useState(isAssumed ? "" : shown);
+function shownOf(said: Said | undefined, currency: string): string {
+  if (!said) return "";
+  const digits = minorDigits(currency);
+  const plain = (minor: number): string => (minor / 10 ** digits).toFixed(digits);
+  return said.low === null && said.high === null
+    ? plain(said.minor)
+    : [said.low ?? said.minor, said.minor, said.high ?? said.minor].map(plain).join(" / ");
+}
+
+/** A figure of the job, typed only to correct: one amount, or the lowest and the highest. */
+export function Price({ job, currency, of, label, usualMinor, hint }: PriceProps) {
+  const said = job.said[of];
+  const [text, setText] = useState(shownOf(said, currency));
   const [wrong, setWrong] = useState<string | undefined>(undefined);
   const { post, problem, isBusy } = usePost(job.jobId);
   const keep = async (): Promise<void> => {
-    const parsed = parseMoney(text, currency, label);
+    const parsed = parseMoneyRange(text, currency, label);
     setWrong(parsed.ok ? undefined : parsed.issues[0]?.message);
-    if (parsed.ok) await post({ kind: "priced", stage: "decide", payload: { of, minor: parsed.value } });
+    if (parsed.ok) await post({ kind: "priced", stage: "decide", payload: { of, ...parsed.value } });
   };
+  const assumed = said
+    ? ""
+    : usualMinor === undefined
+      ? "Not reckoned with. "
+      : `Assumed ${formatMoney(Math.round(usualMinor), currency)}. `;
   return (
     <form
       className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-x-2"
@@ -34,18 +49,13 @@ export function Price({ job, currency, of, label, minor, isAssumed, flips }: Pri
         void keep();
       }}
     >
-      <Field
-        label={`${label}, ${currency}`}
-        hint={`${isAssumed ? `Assumed ${formatMoney(minor, currency)}. ` : ""}${flips ?? ""}`}
-        error={wrong ?? problem}
-      >
+      <Field label={`${label}, ${currency}`} hint={`${assumed}${hint ?? ""}`} error={wrong ?? problem}>
         {(ids) => (
           <input
             {...ids}
             className="input num"
             inputMode="decimal"
             value={text}
-            placeholder={isAssumed ? shown : ""}
             onChange={(event) => {
               setWrong(undefined);
               setText(event.target.value);

@@ -1,16 +1,16 @@
+import { type ReactNode, useState } from "react";
 import type { Decision } from "@/core/decision/decide";
 import type { Route } from "@/core/decision/routes";
-import type { Repair } from "@/core/knowledge/types";
+import { isEnd } from "@/core/decision/schools";
 import { formatChance, formatMoney } from "@/core/quantity/format";
-import { routeLabel, stepLabel } from "../words/routes";
+import { actionLabel, type RouteNames, routeLabel } from "../words/routes";
 
 interface ShaftProps {
   readonly route: Route;
   readonly scale: number;
   readonly isBest: boolean;
   readonly currency: string;
-  readonly repairs: readonly Repair[];
-  readonly isBusy: boolean;
+  readonly names: RouteNames;
   onTake(route: Route): void;
 }
 
@@ -24,7 +24,9 @@ function percent(minor: number, scale: number): string {
 
 /** Thick to the mean, time and money told apart by their texture; thin over the middle eight in ten cases. */
 function Shaft({ route, scale }: Pick<ShaftProps, "route" | "scale">) {
-  const time = route.mean - route.cash;
+  // Days without the machine are time too; what fails next is bought.
+  const time = route.time + route.waiting;
+  const cash = route.cash + route.later;
   return (
     <div className="relative h-9" aria-hidden="true">
       {isSpread(route) ? (
@@ -45,23 +47,32 @@ function Shaft({ route, scale }: Pick<ShaftProps, "route" | "scale">) {
       <span className="absolute top-1 left-0 h-7 bg-ink" style={{ width: percent(time, scale) }} />
       <span
         className="cash absolute top-1 h-7 border-[1.5px] border-ink"
-        style={{ left: percent(time, scale), width: percent(route.cash, scale) }}
+        style={{ left: percent(time, scale), width: percent(cash, scale) }}
       />
     </div>
   );
 }
 
-function Steps({ route, repairs, currency }: Pick<ShaftProps, "route" | "repairs" | "currency">) {
+function howItGoes({ id, steps, wrong, givesUp, end }: Route, names: RouteNames): string {
+  if (id === "replace") return "Bought at once; nothing more is found out";
+  if (id === "second-hand") return `${formatChance(end.success)} that it runs as it was said to`;
+  if (id === "trade") return `${formatChance(end.success)} that they cure it`;
+  if (id === "stop") return "Its owner goes without it";
+  if (id === "measure") return "What is done then hangs on what it reads";
+  const then = steps.slice(1, 3).map(({ action }) => actionLabel(action, names).toLowerCase());
+  const rest = steps.length - 3;
+  return [
+    `${formatChance(1 - wrong)} to end it`,
+    ...(then.length > 0 ? [`if not, ${then.join(", then ")}${rest > 0 ? ` and ${rest} more` : ""}`] : []),
+    ...(givesUp >= 0.05 ? [`${formatChance(givesUp)} that none of it does`] : []),
+  ].join("; ");
+}
+
+function Steps({ route, names, currency }: Pick<ShaftProps, "route" | "names" | "currency">) {
   const money = (minor: number): string => formatMoney(Math.round(minor), currency);
-  if (route.id === "replace") return <p className="text-soft">Bought at once; nothing more is found out.</p>;
-  const then = route.steps.slice(1, 3).map((step) => stepLabel(step.repairs, repairs).toLowerCase());
-  const rest = route.steps.length - 3;
   return (
     <p className="text-soft">
-      {formatChance(1 - route.wrong)} to end it
-      {then.length > 0 ? `; if not, ${then.join(", then ")}` : ""}
-      {rest > 0 ? ` and ${rest} more` : ""}
-      {route.givesUp >= 0.05 ? `; ${formatChance(route.givesUp)} to end at another machine` : ""}.{" "}
+      {howItGoes(route, names)}.{" "}
       <span className="whitespace-nowrap">
         {isSpread(route)
           ? `Eight in ten: ${money(route.low)} to ${money(route.high)}.`
@@ -72,24 +83,23 @@ function Steps({ route, repairs, currency }: Pick<ShaftProps, "route" | "repairs
 }
 
 function Line(props: ShaftProps) {
-  const { route, isBest, currency, repairs, isBusy, onTake } = props;
-  const isEmpty = route.id === "part" && route.steps.length === 0;
+  const { route, isBest, currency, names, onTake } = props;
   return (
     <li className="grid items-center gap-x-5 gap-y-1 border-rule border-t py-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)_130px_150px]">
       <div>
         <h2 className={`text-lg leading-tight ${isBest ? "font-bold" : "font-semibold"}`}>
-          {routeLabel(route, repairs)}
+          {routeLabel(route, names)}
         </h2>
-        {isEmpty ? null : <Steps route={route} repairs={repairs} currency={currency} />}
+        <Steps route={route} names={names} currency={currency} />
       </div>
-      {isEmpty ? <span /> : <Shaft {...props} />}
+      <Shaft {...props} />
       <span className="num text-2xl lg:text-right" data-testid={`mean-${route.id}`}>
         {formatMoney(Math.round(route.mean), currency)}
       </span>
-      {isEmpty || isBest ? (
-        <span className="font-semibold text-soft">{isBest ? "the cheapest" : ""}</span>
+      {isBest ? (
+        <span className="font-semibold text-soft">the cheapest</span>
       ) : (
-        <button type="button" className="btn btn-outline" disabled={isBusy} onClick={() => onTake(route)}>
+        <button type="button" className="btn btn-outline" onClick={() => onTake(route)}>
           Take this instead
         </button>
       )}
@@ -97,27 +107,21 @@ function Line(props: ShaftProps) {
   );
 }
 
-/** The routes as shafts from a common zero. */
-export function RouteShafts({
-  decision,
-  ...props
-}: Omit<ShaftProps, "route" | "scale" | "isBest"> & { readonly decision: Decision }) {
-  const all = Object.values(decision.routes);
-  const scale = Math.max(1, ...all.map(({ high, mean }) => Math.max(high, mean)));
+/** Routes that are shown at once; the others stand behind a key. */
+const SHOWN = 4;
+
+/** The first few, and the way to another machine: there is always that one to hold a repair against. */
+function shownFirst(routes: readonly Route[]): readonly Route[] {
+  const head = routes.slice(0, SHOWN);
+  if (head.some(isEnd)) return head;
+  const end = routes.find(isEnd);
+  return end ? [...head.slice(0, SHOWN - 1), end] : head;
+}
+
+function Legend({ children }: { readonly children?: ReactNode }) {
   return (
-    <section aria-label="Routes" className="mt-4">
-      <ul>
-        {all.map((route) => (
-          <Line
-            key={route.id}
-            {...props}
-            route={route}
-            scale={scale}
-            isBest={route.id === decision.best.id}
-          />
-        ))}
-      </ul>
-      <p className="flex flex-wrap gap-x-5 border-rule border-t pt-2 text-soft" aria-hidden="true">
+    <div className="flex flex-wrap items-center justify-between gap-x-5 border-rule border-t pt-2">
+      <p className="flex flex-wrap gap-x-5 text-soft" aria-hidden="true">
         <span className="flex items-center gap-2">
           <span className="inline-block h-4 w-7 bg-ink" /> time
         </span>
@@ -128,6 +132,45 @@ export function RouteShafts({
           <span className="inline-block h-1 w-7 bg-ring" /> eight in ten end here
         </span>
       </p>
+      {children}
+    </div>
+  );
+}
+
+/** The routes as shafts from a common zero. */
+export function RouteShafts({
+  decision,
+  ...props
+}: Omit<ShaftProps, "route" | "scale" | "isBest"> & { readonly decision: Decision }) {
+  const [isAll, setIsAll] = useState(false);
+  const all = decision.routes;
+  const shown = isAll ? all : shownFirst(all);
+  const scale = Math.max(1, ...shown.map(({ high, mean }) => Math.max(high, mean)));
+  return (
+    <section aria-label="Routes" className="mt-4">
+      <ul>
+        {shown.map((route) => (
+          <Line
+            key={route.id}
+            {...props}
+            route={route}
+            scale={scale}
+            isBest={route.id === decision.best.id}
+          />
+        ))}
+      </ul>
+      <Legend>
+        {all.length > shown.length || isAll ? (
+          <button
+            type="button"
+            className="min-h-11 text-teal underline underline-offset-4"
+            aria-expanded={isAll}
+            onClick={() => setIsAll(!isAll)}
+          >
+            {isAll ? "Only the first" : `All ${all.length} routes`}
+          </button>
+        ) : null}
+      </Legend>
     </section>
   );
 }

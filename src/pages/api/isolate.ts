@@ -12,6 +12,20 @@ const weights = () =>
     .required();
 const ids = () => yup.array(yup.string().required()).required();
 
+const trials = () =>
+  yup
+    .array(
+      strictObject({
+        repairs: ids(),
+        chance: yup.number().required(),
+        cures: yup.number().required(),
+        cost: yup.number().required(),
+        minutes: yup.number().required(),
+        partMinor: yup.number().required(),
+      }).required(),
+    )
+    .required();
+
 const answer = strictObject({
   suspects: yup
     .array(
@@ -45,18 +59,23 @@ const answer = strictObject({
         .required(),
     )
     .required(),
-  trials: yup
-    .array(
-      strictObject({
-        repairs: ids(),
-        chance: yup.number().required(),
-        cures: yup.number().required(),
-        cost: yup.number().required(),
-        minutes: yup.number().required(),
-        partMinor: yup.number().required(),
-      }).required(),
-    )
-    .required(),
+  trials: trials(),
+  next: strictObject({
+    moveId: yup.string().required(),
+    costMinor: yup.number().required(),
+    expected: yup.number().required(),
+    answers: yup
+      .array(
+        strictObject({
+          outcomeId: yup.string().required(),
+          chance: yup.number().required(),
+          trials: trials(),
+        }).required(),
+      )
+      .required(),
+  })
+    .nullable()
+    .defined(),
   stop: strictObject({ advised: yup.boolean().required(), trialCost: yup.number().required() }).required(),
   isTierRaised: yup.boolean().required(),
   conflicts: yup

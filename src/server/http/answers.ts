@@ -124,6 +124,7 @@ export const jobViewAnswer = strictObject({
   parts: rows(),
   stations: yup.array(yup.string().required()).nullable().defined(),
   prices: yup.object().required(),
+  said: yup.object().required(),
   decision: seqRow.nullable().defined(),
   pictures: rows(),
   removed: rows(),

@@ -1,7 +1,6 @@
-import { type Decision, decide } from "@/core/decision/decide";
-import { decisionCase } from "@/core/decision/decision-case";
 import type { Isolation } from "@/core/isolation/isolate";
-import { isolationRequest, kindOfMachine } from "@/core/job/isolation/isolation-request";
+import { decideJob, type JobDecision } from "@/core/job/deciding/decide-job";
+import { isolationRequest } from "@/core/job/isolation/isolation-request";
 import type { JobView } from "@/core/job/log/reduce";
 import { ok, type Result } from "@/core/result";
 import { isolateOffThread } from "./isolate";
@@ -11,7 +10,7 @@ import type { ShopContext } from "./shop-context";
 export async function decisionFor(
   view: JobView,
   shopContext: ShopContext,
-): Promise<Result<{ readonly decision: Decision; readonly isolation: Isolation }>> {
+): Promise<Result<{ readonly decision: JobDecision; readonly isolation: Isolation }>> {
   const { knowledge, parameters } = shopContext;
   const settings = shopContext.settings.value;
   const request = isolationRequest(
@@ -22,13 +21,6 @@ export async function decisionFor(
   );
   const isolation = await isolateOffThread(request, shopContext);
   if (!isolation.ok) return isolation;
-  const { trials, suspects } = isolation.value;
-  const given = decisionCase(
-    trials,
-    view.prices,
-    kindOfMachine(view, knowledge.archetypes),
-    knowledge,
-    parameters,
-  );
-  return ok({ decision: decide(given, suspects[0], knowledge.faults), isolation: isolation.value });
+  const decision = decideJob(view, isolation.value, { ...knowledge, parameters, settings });
+  return ok({ decision, isolation: isolation.value });
 }

@@ -211,6 +211,7 @@ describe("what a machine on the bench waits for", () => {
       wrong: 0.05,
       against: { route: "motor", mean: 9000 },
       overrideWhy: "",
+      otherWhy: "",
     },
   ];
   const order = (state: Payloads["order-linked"]["state"], expectedOn: string | null = null): Line => [

@@ -1,4 +1,3 @@
-import { machinePrice } from "../../decision/decision-case";
 import type { IsolateRequest } from "../../isolation/isolate.input";
 import type { ShopCounts } from "../../isolation/shop-counts";
 import { stationsOf } from "../../knowledge/machine-kind";
@@ -8,6 +7,7 @@ import type { Access, Knowledge } from "../../knowledge/types";
 import type { BenchGap } from "../../safety/bench-gaps";
 import type { BenchState } from "../../safety/bench-state";
 import type { LiveGap } from "../../safety/live-work";
+import { isolationCosts, jobCosts } from "../deciding/job-costs";
 import { kindByName } from "../door/machine-kind";
 import type { JobView } from "../log/reduce";
 import type { JobAnswer } from "../log/told-answers";
@@ -30,7 +30,11 @@ export interface RequestContext {
   readonly families: Knowledge["families"];
   readonly repairs: Knowledge["repairs"];
   readonly parameters: Parameters;
-  readonly settings: { readonly currency: string; readonly kit: readonly string[] };
+  readonly settings: {
+    readonly currency: string;
+    readonly kit: readonly string[];
+    readonly partsMarkupPercent: number;
+  };
   readonly counts: ShopCounts | undefined;
 }
 
@@ -53,7 +57,7 @@ export function kindOfMachine(
 }
 
 /** The machine as isolation takes it: its stations as they were said. */
-function machineOf(job: JobView, context: RequestContext): IsolateRequest["machine"] {
+function machineOf(job: JobView, giveUpMinor: number, context: RequestContext): IsolateRequest["machine"] {
   const said = job.stations;
   const worked = new Set(job.interventions.flatMap(({ faultIds }) => faultIds));
   const worksAt = new Set(context.faults.flatMap(({ id, station }) => (worked.has(id) ? [station] : [])));
@@ -68,7 +72,7 @@ function machineOf(job: JobView, context: RequestContext): IsolateRequest["machi
     ...kindOfMachine(job, context.archetypes),
     ...(stations.length > 0 ? { stations } : {}),
     ...(without.length > 0 ? { without } : {}),
-    value: { minor: machinePrice(job.prices, context.parameters), currency: context.settings.currency },
+    value: { minor: giveUpMinor, currency: context.settings.currency },
   };
 }
 
@@ -89,7 +93,8 @@ export function isolationRequest(
   { bench, unsettled, withheld }: BenchNow,
   context: RequestContext,
 ): IsolateRequest {
-  const machine = machineOf(job, context);
+  const costs = isolationCosts(jobCosts(job, kindOfMachine(job, context.archetypes), context));
+  const machine = machineOf(job, costs.giveUpMinor, context);
   const present = stationsOf(machine, context);
   const today = { kit: context.settings.kit, hasPower: withheld.guardsOn.length === 0 };
   const isMeant = (answer: JobAnswer): boolean => {
@@ -131,9 +136,8 @@ export function isolationRequest(
       ...broughtBy(label, context.repairs),
     })),
     costs: {
-      partPrices: Object.entries(job.prices)
-        .filter(([of]) => of !== "machine")
-        .map(([repair, price]) => ({ repair, minor: price })),
+      partPrices: costs.partPrices,
+      rankingRatePerHour: { minor: costs.ratePerHourMinor, currency: context.settings.currency },
     },
     // The last word: what the screen refines to and what the record is made from.
     options: {

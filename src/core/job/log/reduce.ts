@@ -1,4 +1,5 @@
 import { energyContext, energyLines } from "@/log/energies";
+import type { SaidPrices } from "../../decision/figures";
 import { limitOf } from "../../knowledge/resolve-limits";
 import type { Knowledge, Limits, StoreId } from "../../knowledge/types";
 import { highestVolts } from "../../markings/high-voltage";
@@ -76,6 +77,8 @@ export interface JobView extends Reassembly {
   readonly stations: readonly string[] | null;
   /** Prices that hold for this job, minor units, by repair; `machine` is another machine. */
   readonly prices: Readonly<Record<string, number>>;
+  /** The same with the ends within which they lie, where those were said. */
+  readonly said: SaidPrices;
   readonly questions: readonly (OwnerAnswer & Placed)[];
   /** What the owner answered last on this visit; null while nothing was answered. */
   readonly ownerSaid: (OwnerAnswer & Placed) | null;
@@ -252,15 +255,23 @@ function platesOf(unstruck: readonly Entry[]): Pick<JobView, "plate" | "capacito
 }
 
 /** The last word on each price: a part chosen sets the price of the repair it is bought for. */
-function pricesOf(unstruck: readonly Entry[], { repairs }: Pick<JobContext, "repairs">): JobView["prices"] {
-  const said = unstruck.flatMap((entry): [string, number][] => {
-    if (entry.kind === "priced") return [[entry.payload.of, entry.payload.minor]];
+function saidPrices(unstruck: readonly Entry[], { repairs }: Pick<JobContext, "repairs">): SaidPrices {
+  const said = unstruck.flatMap((entry): [string, SaidPrices[string]][] => {
+    if (entry.kind === "priced") {
+      const { of, minor, low, high } = entry.payload;
+      return [[of, { minor, low, high }]];
+    }
     if (entry.kind !== "part-chosen") return [];
     const { forPart, priceMinor } = entry.payload;
-    return repairs.filter((repair) => repair.forPart === forPart).map(({ id }) => [id, priceMinor]);
+    return repairs
+      .filter((repair) => repair.forPart === forPart)
+      .map(({ id }) => [id, { minor: priceMinor, low: null, high: null }]);
   });
   return Object.fromEntries(said);
 }
+
+const pricesOf = (said: SaidPrices): JobView["prices"] =>
+  Object.fromEntries(Object.entries(said).map(([of, { minor }]) => [of, minor]));
 
 /** What runs on after the switch is off, and may have a brake. */
 const RUNS_ON: readonly string[] = ["coasting", "blades"];
@@ -300,6 +311,7 @@ export function reduceJob(jobId: number, entries: readonly Entry[], context: Job
   const complaint = lastOf(unstruck, "complaint");
   const stations = lastOf(unstruck, "built")?.payload.stations ?? null;
   const plates = platesOf(unstruck);
+  const said = saidPrices(unstruck, context);
   const machine = withMarks(
     benchMachineOf(takenIn?.payload ?? null, context, stations),
     plates,
@@ -324,7 +336,8 @@ export function reduceJob(jobId: number, entries: readonly Entry[], context: Job
       ({ forPart }) => forPart,
     ),
     stations,
-    prices: pricesOf(unstruck, context),
+    said,
+    prices: pricesOf(said),
     ...reassemblyOf(unstruck),
     questions: latestBy(
       ofKind(unstruck, "owner-answer").map((entry) => ({ ...entry.payload, ...placed(entry) })),

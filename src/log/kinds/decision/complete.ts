@@ -1,19 +1,22 @@
-import { type Decision, needsProof } from "@/core/decision/decide";
-import type { DecisionTrial, Route } from "@/core/decision/routes";
-import type { Repair } from "@/core/knowledge/types";
+import type { ActionKind } from "@/core/decision/action";
+import { needsProof } from "@/core/decision/decide";
+import type { Step } from "@/core/decision/plan";
+import type { Route } from "@/core/decision/routes";
+import { isEnd } from "@/core/decision/schools";
+import type { Isolation } from "@/core/isolation/isolate";
+import type { JobDecision } from "@/core/job/deciding/decide-job";
 import { fail, issue, ok, type Result } from "@/core/result";
-import { stepLabel } from "@/islands/words/routes";
+import { routeLabel, stepLabel } from "@/islands/words/routes";
 import { decisionFor } from "@/server/services/decide-job";
 import type { ShopContext } from "@/server/services/shop-context";
 import type { Completion } from "../../completion";
 import type { Drafts } from "../../schemas";
 
-function routeLabel(route: Route, first: DecisionTrial | undefined, repairs: readonly Repair[]): string {
-  if (route.id === "replace") return "Another machine";
-  return stepLabel(first?.repairs ?? [], repairs);
-}
-
-function refusal(repair: string, { refused }: Decision, shopContext: ShopContext): Result<never> | undefined {
+function refusal(
+  repair: string,
+  { refused }: JobDecision,
+  shopContext: ShopContext,
+): Result<never> | undefined {
   const one = refused.find((row) => row.repair === repair);
   if (!one) return undefined;
   const { repairs, faults } = shopContext.knowledge;
@@ -29,14 +32,55 @@ function refusal(repair: string, { refused }: Decision, shopContext: ShopContext
   );
 }
 
+/** What is done first: repairs by id, what it costs in parts, and the chance that it ends it. */
+interface First {
+  readonly repairs: readonly string[];
+  readonly kind: ActionKind;
+  readonly cashMinor: number;
+  readonly cures: number;
+}
+
+/** An assembly brings a new motor: what is done at the bench is written down as that. */
+function repairsOf({ action }: Step): readonly string[] {
+  return action.kind === "assembly" ? ["fit-motor"] : action.repairs;
+}
+
 /** The first step of the route as asked for: the cheapest, or one that the repairer would rather try first. */
-function firstStep(
+function firstOf(
   draft: Drafts["decision"],
-  route: Route,
-  trials: readonly DecisionTrial[],
-): DecisionTrial | undefined {
-  if (draft.route !== "part" || draft.repair === undefined) return route.steps[0];
-  return trials.find(({ repairs }) => repairs.length === 1 && repairs[0] === draft.repair);
+  route: Route | undefined,
+  trials: Isolation["trials"],
+): First | undefined {
+  if (draft.route === "part" && draft.repair !== undefined) {
+    const trial = trials.find(({ repairs }) => repairs.length === 1 && repairs[0] === draft.repair);
+    return (
+      trial && { repairs: trial.repairs, kind: "repair", cashMinor: trial.partMinor, cures: trial.cures }
+    );
+  }
+  const step = route?.steps[0];
+  return (
+    step && {
+      repairs: repairsOf(step),
+      kind: step.action.kind,
+      cashMinor: step.action.cash.likely,
+      cures: step.cures,
+    }
+  );
+}
+
+function noRoute(draft: Drafts["decision"], { routes }: JobDecision): Result<never> {
+  const open = routes.flatMap(({ id }) => (id === "measure" ? [] : [id]));
+  const isNothing = draft.route === "part" && !open.includes("part");
+  return fail(
+    issue(
+      "payload.route",
+      isNothing ? "decide/nothing-to-try" : "decide/no-route",
+      isNothing
+        ? "No repair is worth trying: choose another motor or another machine."
+        : `There is no such way here as "${draft.route}": choose one of ${open.join(", ")}.`,
+      draft.route,
+    ),
+  );
 }
 
 /** What a route costs, and whether it may be taken without proof: by the server's own isolation. */
@@ -46,31 +90,24 @@ export const complete: Completion<"decision"> = async (draft, { view, shopContex
   const { decision, isolation } = found.value;
   const refused = draft.repair === undefined ? undefined : refusal(draft.repair, decision, shopContext);
   if (refused) return refused;
-  const route = decision.routes[draft.route];
-  if (!route)
-    return fail(
-      issue(
-        "payload.route",
-        "decide/no-route",
-        "Repairs first and then a motor saves nothing here: choose the repair or the motor.",
-        draft.route,
-      ),
-    );
-  const first = firstStep(draft, route, isolation.trials);
-  if (draft.route !== "replace" && !first)
+  const route = decision.routes.find(({ id }) => id === draft.route);
+  const first = firstOf(draft, route, isolation.trials);
+  const isNamed = draft.route === "part" && draft.repair !== undefined;
+  if (isNamed && !first)
     return fail(
       issue(
         "payload.route",
         "decide/nothing-to-try",
-        draft.repair === undefined
-          ? "No repair is worth trying: choose another motor or another machine."
-          : `Nothing speaks for "${draft.repair}" as the cure.`,
-        draft.repair ?? draft.route,
+        `Nothing speaks for "${draft.repair}" as the cure.`,
+        draft.repair,
       ),
     );
-  const machine = decision.routes.replace.mean;
+  if (!route) return noRoute(draft, decision);
+  const machine = decision.routes.find(({ id }) => id === "replace")?.mean ?? 0;
   const share = shopContext.parameters["unproven-part-share"];
-  const isUnproven = !isolation.purchaseGate.open && needsProof(draft.route, first, machine, share);
+  const isUnproven =
+    !isolation.purchaseGate.open &&
+    needsProof({ id: route.id, kind: first?.kind, cashMinor: first?.cashMinor ?? 0 }, machine, share);
   if (isUnproven && draft.overrideWhy.trim() === "")
     return fail(
       issue(
@@ -79,16 +116,19 @@ export const complete: Completion<"decision"> = async (draft, { view, shopContex
         "Nothing has proved the leading suspect directly yet: measure it first, or say why it is bought without proof.",
       ),
     );
-  const against = decision.best.id === route.id ? decision.next : decision.best;
+  const isBest = decision.best.id === route.id;
+  const against = isBest ? decision.next : decision.best;
+  const { knowledge } = shopContext;
   return ok({
     payload: {
-      route: route.id,
-      repairs: first?.repairs ?? [],
-      label: routeLabel(route, first, shopContext.knowledge.repairs),
+      route: draft.route,
+      repairs: isEnd(route) ? [] : [...(first?.repairs ?? [])],
+      label: isNamed ? stepLabel(first?.repairs ?? [], knowledge.repairs) : routeLabel(route, knowledge),
       mean: route.mean,
-      wrong: first ? 1 - first.cures : 0,
+      wrong: first ? Math.min(1, Math.max(0, 1 - first.cures)) : 0,
       against: { route: against.id, mean: against.mean },
       overrideWhy: isUnproven ? draft.overrideWhy : "",
+      otherWhy: isBest ? "" : (draft.otherWhy ?? ""),
     },
   });
 };

@@ -1,10 +1,29 @@
-import { ok } from "@/core/result";
+import { FIGURES } from "@/core/decision/figures";
+import { fail, issue, ok } from "@/core/result";
 import { noSuchRepair } from "@/server/services/no-such-repair";
 import type { Completion } from "../../completion";
 
-/** A price is that of another machine, or of a repair that exists. */
-export const complete: Completion<"priced"> = (payload, { shopContext }) => {
-  const { of } = payload;
-  const isKnown = of === "machine" || shopContext.knowledge.repairs.some(({ id }) => id === of);
-  return isKnown ? ok({ payload }) : noSuchRepair(of, shopContext);
+const FIGURE_IDS: ReadonlySet<string> = new Set(FIGURES);
+
+/** A price is one of the job's figures, or of a part, a donor's part or an assembly that exists; its ends lie around it. */
+export const complete: Completion<"priced"> = ({ of, minor, low, high }, { shopContext }) => {
+  const { repairs, archetypes } = shopContext.knowledge;
+  const [kind, id] = of.includes(":") ? of.split(":", 2) : ["part", of];
+  const isKnown =
+    FIGURE_IDS.has(of) ||
+    (kind === "assembly"
+      ? archetypes.some(({ assembly }) => assembly?.id === id)
+      : (kind === "part" || kind === "donor") && repairs.some((one) => one.id === id));
+  if (!isKnown) return noSuchRepair(of, shopContext);
+  const [least, most] = [low ?? minor, high ?? minor];
+  if (least > minor || most < minor)
+    return fail(
+      issue(
+        "payload.minor",
+        "priced/ends",
+        `A price of ${minor} does not lie between ${least} and ${most}: the lowest comes first, the highest last.`,
+        minor,
+      ),
+    );
+  return ok({ payload: { of, minor, low: low ?? null, high: high ?? null } });
 };

@@ -1,0 +1,180 @@
+import { type ActionKind, cheapestEnd, costOf, type DecisionCase, endCost } from "./action";
+import { aroundSwap } from "./around-swap";
+import {
+  type Block,
+  blocksOf,
+  type Chosen,
+  causeAt,
+  cheapestCut,
+  type Job,
+  leastTogether,
+  merged,
+  type Ordered,
+  ratioOf,
+} from "./blocks";
+import type { Plan } from "./plan";
+
+/** What a search may use. */
+export interface Allowed {
+  /** Kinds of ways to deal with a single cause. */
+  readonly ways: ReadonlySet<ActionKind>;
+  /** The one swap that the plan must contain; none where it may not contain any. */
+  readonly swap?: number | undefined;
+  /** The swap is made before anything else. */
+  readonly isFirst?: boolean | undefined;
+  /** What the swap deals with is not tried before it: it is made in its place. */
+  readonly isAlone?: boolean | undefined;
+}
+
+/** Below this many choices of ways every one is weighed; above, one cause at a time until none is better. */
+const ALL_CHOICES = 40;
+const MOST_ROUNDS = 4;
+
+/** A cause with every choice of its ways as blocks, all of them first. */
+interface Choices {
+  readonly cause: number;
+  readonly blocks: readonly (readonly Block[])[];
+}
+
+/** What the ways of a cause cost and cure, and which of them may be used. */
+interface Ways {
+  readonly cause: number;
+  readonly chance: number;
+  readonly open: readonly number[];
+  readonly cost: readonly number[];
+  readonly success: readonly number[];
+}
+
+/**
+ * The ways of a set, by bits, in their order: each with the chance that those before it leave.
+ * @param onlySteep nothing where a way is worth less for its cost than the next
+ */
+function chainOf(
+  { cause, chance, open, cost, success }: Ways,
+  bits: number,
+  onlySteep: boolean,
+): Job[] | undefined {
+  const jobs: Job[] = [];
+  let left = chance;
+  let ratio = Number.POSITIVE_INFINITY;
+  for (let bit = 0; bit < open.length; bit += 1) {
+    if (((bits >> bit) & 1) === 0) continue;
+    const way = open[bit] ?? 0;
+    const p = left * (success[way] ?? 0);
+    const own = cost[way] ?? 0;
+    left -= p;
+    const next = ratioOf(p, own);
+    if (onlySteep && next >= ratio) return undefined;
+    ratio = next;
+    jobs.push({ ref: { of: "way", cause, way }, p, cost: own });
+  }
+  return jobs;
+}
+
+/**
+ * The choices of the ways of each cause, all of them first.
+ * @param onlySteep without those in which a way is worth less for its cost than the next: it hardly ever pays to make it first
+ */
+function choicesOf(all: readonly Ways[], onlySteep: boolean): Choices[] {
+  const choices: Choices[] = [];
+  for (const ways of all) {
+    if (ways.open.length === 0) continue;
+    const blocks: Block[][] = [];
+    for (let bits = 2 ** ways.open.length - 1; bits > 0; bits -= 1) {
+      const chain = chainOf(ways, bits, onlySteep);
+      if (chain) blocks.push(blocksOf(chain));
+    }
+    choices.push({ cause: ways.cause, blocks });
+  }
+  return choices;
+}
+
+const first = ({ cause, blocks }: Choices) => ({ cause, blocks: blocks[0] ?? [] });
+
+/** Every choice of one set of ways for each cause. */
+function everyChoice(all: readonly Choices[]): Chosen[] {
+  return all.reduce<Chosen[]>(
+    (lists, { cause, blocks }) =>
+      lists.flatMap((list) => blocks.map((own) => [...list, { cause, blocks: own }])),
+    [[]],
+  );
+}
+
+const byRatio = (one: Block, other: Block): number => other.ratio - one.ratio;
+
+const blocksIn = (chosen: Chosen): Block[] => chosen.flatMap(({ blocks }) => blocks).sort(byRatio);
+
+function waysAlone(chosen: Chosen, giveUp: number): Ordered {
+  const blocks = blocksIn(chosen);
+  const { count, expected } = cheapestCut(blocks, giveUp);
+  return { blocks: blocks.slice(0, count), expected };
+}
+
+/** One cause after another takes the choice that costs least while the others stay, until none changes. */
+function byRounds(all: readonly Choices[], giveUp: number): Chosen {
+  const chosen = all.map(first);
+  let sorted = blocksIn(chosen);
+  let { expected: least } = cheapestCut(sorted, giveUp);
+  for (let round = 0; round < MOST_ROUNDS; round += 1) {
+    let isBetter = false;
+    for (const [at, { cause, blocks }] of all.entries()) {
+      if (blocks.length === 1) continue;
+      const others = sorted.filter((block) => causeAt(block) !== cause);
+      for (const own of blocks) {
+        const expected = leastTogether(others, own, giveUp);
+        if (expected >= least - 1e-9) continue;
+        least = expected;
+        sorted = merged(others, own);
+        chosen[at] = { cause, blocks: own };
+        isBetter = true;
+      }
+    }
+    if (!isBetter) break;
+  }
+  return chosen;
+}
+
+/** A search in one case: what several plans have in common is worked out once. */
+export type Search = (allowed: Allowed) => Plan;
+
+/**
+ * Searches for the cheapest plan with what is allowed: which ways, in which order, when to give up. The order is exact for
+ * the ways chosen. The choice of ways is exact up to 40 choices; beyond, no other way of a single cause is cheaper, and
+ * around a swap the ways are those that are best without it.
+ */
+export function searchIn(options: DecisionCase): Search {
+  const end = cheapestEnd(options);
+  const giveUp = endCost(end, options);
+  const kept = new Map<string, readonly Chosen[]>();
+  const chosenFor = (kinds: Allowed["ways"]): readonly Chosen[] => {
+    const key = [...kinds].join();
+    const known = kept.get(key);
+    if (known) return known;
+    const open = options.causes.map(
+      ({ chance, ways }, cause): Ways => ({
+        cause,
+        chance,
+        open: ways.flatMap(({ kind }, at) => (kinds.has(kind) ? [at] : [])),
+        cost: ways.map((way) => costOf(way, options)),
+        success: ways.map(({ success }) => success),
+      }),
+    );
+    const count = open.reduce((product, ways) => product * Math.max(1, 2 ** ways.open.length - 1), 1);
+    const all = choicesOf(open, count > ALL_CHOICES);
+    const chosen = count <= ALL_CHOICES ? everyChoice(all) : [byRounds(all, giveUp)];
+    kept.set(key, chosen);
+    return chosen;
+  };
+  return ({ ways, swap, isFirst, isAlone }) => {
+    const weigh =
+      swap === undefined
+        ? (chosen: Chosen) => waysAlone(chosen, giveUp)
+        : aroundSwap(options, giveUp, swap, { isFirst: isFirst === true, isAlone: isAlone === true });
+    let best: Ordered | undefined;
+    for (const chosen of chosenFor(ways)) {
+      const found = weigh(chosen);
+      if (!best || found.expected < best.expected - 1e-9) best = found;
+    }
+    return { refs: (best?.blocks ?? []).flatMap(({ jobs }) => jobs.map(({ ref }) => ref)), end: end.id };
+  };
+}

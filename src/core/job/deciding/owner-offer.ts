@@ -1,0 +1,67 @@
+import type { Route, RouteId } from "../../decision/routes";
+import { isEnd } from "../../decision/schools";
+import type { JobView } from "../log/reduce";
+import { billOf } from "../sign-off/bill";
+
+/** A step that is made more seldom than this is not in what the owner is told it may come to. */
+const LEAST_MADE = 0.1;
+
+/** Two prices and one recommendation: what an owner can say yes or no to. Minor units. */
+export interface OwnerOffer {
+  readonly mend: Route;
+  /** The bill when the first step ends it, and when all that is likely enough has to be done. */
+  readonly mendMinor: number;
+  readonly mendMostMinor: number;
+  /** The other way, and what it costs the owner. */
+  readonly other: RouteId;
+  readonly otherMinor: number;
+  readonly recommends: "mend" | "other";
+}
+
+interface OfferSettings {
+  readonly labourRateMinor: number;
+  readonly taxPercent: number;
+}
+
+/** What the owner would be charged for some steps, the time so far included; parts are priced with their mark-up already. */
+function billFor(
+  view: JobView,
+  steps: Route["steps"],
+  { labourRateMinor, taxPercent }: OfferSettings,
+): number {
+  const minutes = steps.reduce((sum, { action }) => sum + action.minutes.likely, view.secondsSpent / 60);
+  return billOf(view, {
+    labourMinor: Math.round((minutes / 60) * labourRateMinor),
+    partsMinor: Math.round(steps.reduce((sum, { action }) => sum + action.cash.likely, 0)),
+    discountMinor: 0,
+    isFree: false,
+    taxPercent,
+  }).total;
+}
+
+/**
+ * The offer that a decision makes to the owner: the cheapest way to mend against the cheapest end.
+ * @returns undefined where nothing here would mend it
+ */
+export function ownerOffer(
+  view: JobView,
+  routes: readonly Route[],
+  settings: OfferSettings,
+): OwnerOffer | undefined {
+  const mend = routes.find((route) => !isEnd(route) && route.steps.length > 0 && route.id !== "retest");
+  const other = routes.find((route) => isEnd(route) && route.id !== "stop") ?? routes.find(isEnd);
+  if (!mend || !other) return undefined;
+  const [best] = routes;
+  return {
+    mend,
+    mendMinor: billFor(view, mend.steps.slice(0, 1), settings),
+    mendMostMinor: billFor(
+      view,
+      mend.steps.filter(({ made }, index) => index === 0 || made >= LEAST_MADE),
+      settings,
+    ),
+    other: other.id,
+    otherMinor: Math.round(other.cash),
+    recommends: best && isEnd(best) ? "other" : "mend",
+  };
+}

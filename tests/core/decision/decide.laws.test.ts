@@ -1,0 +1,264 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { trialCost } from "@/core/cost/trial-cost";
+import type { Action, DecisionCase } from "@/core/decision/action";
+import { flipsOf } from "@/core/decision/break-even";
+import { bestPlan, candidates } from "@/core/decision/candidates";
+import { decide, notchesOf, withMoved } from "@/core/decision/decide";
+import { endingsOf } from "@/core/decision/endings";
+import { walk } from "@/core/decision/plan";
+import { routeOf } from "@/core/decision/routes";
+import { slidersOf } from "@/core/decision/sliders";
+import { exactly, levelsOf, type Spread } from "@/core/decision/spread";
+import { RUNS } from "../shop-context";
+import { actionOf, caseOf, causeOf, endOf, smallCase, swapOf, wayOf } from "./cases";
+
+const scaled = ({ low, likely, high }: Spread, by: number): Spread => ({
+  low: low * by,
+  likely: likely * by,
+  high: high * by,
+});
+
+/** Every action of a case changed in one way. */
+function withActions(given: DecisionCase, change: <T extends Action>(action: T) => T): DecisionCase {
+  return {
+    ...given,
+    causes: given.causes.map((cause) => ({ ...cause, ways: cause.ways.map(change) })),
+    swaps: given.swaps.map((swap) => ({
+      ...change(swap),
+      leaves: new Map([...swap.leaves].map(([id, left]) => [id, left && { way: change(left.way) }])),
+    })),
+  };
+}
+
+const best = (given: DecisionCase): number => decide(given).best.mean;
+const share = fc.double({ min: 0, max: 1, noNaN: true });
+
+describe("laws of the decision", () => {
+  it("a route costs what its endings cost by their chances, and what its parts add up to", () => {
+    fc.assert(
+      fc.property(smallCase, (given) => {
+        for (const route of decide(given).routes) {
+          const { cash, time, waiting, later, mean, low, high } = route;
+          expect(cash + time + waiting + later).toBeCloseTo(mean, 6);
+          expect(low).toBeLessThanOrEqual(high);
+        }
+        const walked = walk(bestPlan(given), given);
+        const endings = endingsOf(walked, given);
+        expect(endings.reduce((sum, { chance }) => sum + chance, 0)).toBeCloseTo(1, 9);
+        expect(endings.reduce((sum, { chance, cost }) => sum + chance * cost, 0)).toBeCloseTo(walked.mean, 6);
+      }),
+      RUNS,
+    );
+  });
+
+  it("cheaper parts make no route dearer", () => {
+    fc.assert(
+      fc.property(smallCase, share, (given, by) => {
+        const cheaper = withActions(given, (action) => ({ ...action, cash: scaled(action.cash, by) }));
+        const now = new Map(candidates(given).map(({ id, mean }) => [id, mean]));
+        for (const { id, mean } of candidates(cheaper)) {
+          // What repairs and then a motor cost is a route of its own only where it saves on the motor first.
+          const before = now.get(id);
+          if (before !== undefined) expect(mean).toBeLessThanOrEqual(before + 1e-6);
+        }
+        expect(best(cheaper)).toBeLessThanOrEqual(best(given) + 1e-6);
+      }),
+      RUNS,
+    );
+  });
+
+  it("a cause that is sure, and a way that always cures it, leaves nothing to do again", () => {
+    fc.assert(
+      fc.property(fc.nat(60), fc.integer({ min: 1, max: 6000 }), (minutes, cash) => {
+        const given = caseOf([causeOf("one", 1, wayOf("repair", "one", minutes, cash, 1))], [], 20_000);
+        const { best: route } = decide(given);
+        expect(route).toMatchObject({ id: "part", wrong: 0, givesUp: 0 });
+        expect(route.mean).toBeCloseTo(minutes * given.minuteMinor + cash, 9);
+      }),
+      RUNS,
+    );
+  });
+
+  it("a swap, an end or a way that is dearer and less sure changes nothing", () => {
+    fc.assert(
+      fc.property(smallCase, share, fc.integer({ min: 1, max: 5000 }), (given, less, more) => {
+        const [swap] = given.swaps;
+        if (!swap) return;
+        const worse = {
+          ...swap,
+          kind: "assembly" as const,
+          id: "worse",
+          success: swap.success * less,
+          cash: exactly(swap.cash.likely + more),
+        };
+        const dear = endOf("stop", (given.ends[0]?.cash.likely ?? 0) + more, { years: 0 });
+        const widened = { ...given, swaps: [swap, worse], ends: [...given.ends, dear] };
+        const { best: now, next } = decide(given);
+        if (next.mean - now.mean > 1) expect(decide(widened).best.id).toBe(now.id);
+        expect(best(widened)).toBeCloseTo(best(given), 6);
+      }),
+      RUNS,
+    );
+  });
+
+  it("another route never raises the best cost", () => {
+    fc.assert(
+      fc.property(
+        smallCase,
+        fc.nat(90),
+        fc.integer({ min: 0, max: 20_000 }),
+        share,
+        (given, minutes, cash, success) => {
+          const all = given.causes.map(({ id }) => id);
+          const more = swapOf(actionOf("assembly", "more", minutes, cash), success, all);
+          expect(best({ ...given, swaps: [...given.swaps, more] })).toBeLessThanOrEqual(best(given) + 1e-6);
+          const offered = { ...given, ends: [...given.ends, endOf("trade", cash, { success })] };
+          expect(best(offered)).toBeLessThanOrEqual(best(given) + 1e-6);
+        },
+      ),
+      RUNS,
+    );
+  });
+
+  it("a break-even put back in gives a tie between what lies on its two sides", () => {
+    let flips = 0;
+    fc.assert(
+      fc.property(smallCase, (given) => {
+        const [first] = candidates(given).flatMap(({ plan }) => walk(plan, given).steps);
+        for (const slider of slidersOf(given, first?.action)) {
+          const reach = slider.to - slider.from;
+          for (const { at, below, above } of flipsOf(slider)) {
+            flips += 1;
+            const tied = slider.at(at);
+            const step = 1e-6 * reach;
+            const sides = [at - step, at + step].map((value) => {
+              const there = slider.at(Math.min(slider.to, Math.max(slider.from, value)));
+              return bestPlan(there);
+            });
+            for (const plan of sides) expect(walk(plan, tied).mean).toBeCloseTo(best(tied), 2);
+            expect(below).not.toBe(above);
+          }
+        }
+      }),
+      RUNS,
+    );
+    expect(flips).toBeGreaterThan(20);
+  });
+
+  it("money in another coin scales every cost and changes no route", () => {
+    fc.assert(
+      fc.property(smallCase, fc.integer({ min: 2, max: 1000 }), (given, by) => {
+        const dearer = withActions(
+          {
+            ...given,
+            minuteMinor: given.minuteMinor * by,
+            ends: given.ends.map((end) => ({ ...end, cash: scaled(end.cash, by) })),
+          },
+          (action) => ({ ...action, cash: scaled(action.cash, by) }),
+        );
+        const [one, other] = [decide(given), decide(dearer)];
+        expect(other.best.mean).toBeCloseTo(one.best.mean * by, 3);
+        expect(other.hindsight).toBeCloseTo(one.hindsight * by, 3);
+      }),
+      RUNS,
+    );
+  });
+
+  it("repairs alone cost what Isolate says for fitting now", () => {
+    fc.assert(
+      fc.property(smallCase, (given) => {
+        const trials = given.causes.map(({ chance, ways }) => {
+          const way = ways.at(-1);
+          const cost = (way?.minutes.likely ?? 0) * given.minuteMinor + (way?.cash.likely ?? 0);
+          return { cost, cures: chance * (way?.success ?? 0) };
+        });
+        const alone = { ...given, swaps: [], ends: given.ends.slice(0, 1) };
+        const { routes } = decide(alone);
+        const fitNow = routes.find(({ id }) => id === "part") ?? routes.find(({ id }) => id === "replace");
+        expect(fitNow?.mean).toBeCloseTo(trialCost(trials, alone.ends[0]?.cash.likely ?? 0), 6);
+      }),
+      RUNS,
+    );
+  });
+
+  it("knowing the cause never costs more than the best route, and regret is never negative", () => {
+    fc.assert(
+      fc.property(smallCase, (given) => {
+        const { hindsight, routes } = decide(given);
+        for (const { mean } of routes) expect(mean).toBeGreaterThanOrEqual(hindsight - 1e-6);
+      }),
+      RUNS,
+    );
+  });
+
+  it("a spread keeps its likely figure as its mean, whatever its ends and whatever stands beside it", () => {
+    const anySpread = fc
+      .tuple(fc.nat(5000), fc.nat(5000), fc.nat(5000))
+      .map(([one, two, three]) => [one, two, three].sort((a, b) => a - b))
+      .map(([low = 0, likely = 0, high = 0]): Spread => ({ low, likely, high }));
+    fc.assert(
+      fc.property(fc.array(anySpread, { minLength: 1, maxLength: 4 }), (spreads) => {
+        const levels = levelsOf(spreads);
+        expect(levels.reduce((sum, { chance }) => sum + chance, 0)).toBeCloseTo(1, 9);
+        for (const spread of spreads)
+          expect(levels.reduce((sum, level) => sum + level.chance * level.valueOf(spread), 0)).toBeCloseTo(
+            spread.likely,
+            6,
+          );
+      }),
+      RUNS,
+    );
+  });
+
+  it("moving a figure to where it stands changes nothing, and every notch lies within its reach", () => {
+    fc.assert(
+      fc.property(smallCase, (given) => {
+        for (const { id, now, from, to, flips } of notchesOf(given)) {
+          expect(best(withMoved(given, { [id]: now }))).toBeCloseTo(best(given), 6);
+          for (const { at } of flips) {
+            expect(at).toBeGreaterThanOrEqual(from);
+            expect(at).toBeLessThanOrEqual(to);
+          }
+        }
+      }),
+      { ...RUNS, numRuns: Math.min(40, RUNS.numRuns) },
+    );
+  });
+});
+
+describe("what is left over", () => {
+  const nothing = caseOf([], [], 20_000);
+  it("no cause, no rate, no price: an answer all the same", () => {
+    expect(decide(nothing).routes.map(({ id }) => id)).toEqual(["replace"]);
+    expect(decide(nothing).next.id).toBe("replace");
+    const free = caseOf([causeOf("one", 0.5, wayOf("repair", "one", 10, 0, 1))], [], 0, { minuteMinor: 0 });
+    const { routes } = decide(free);
+    for (const { mean, low, high, perYear } of routes) {
+      for (const figure of [mean, low, high]) expect(figure).toBe(0);
+      expect(Number.isFinite(perYear ?? 0)).toBe(true);
+    }
+    for (const { flips } of notchesOf(free))
+      for (const { at } of flips) expect(Number.isFinite(at)).toBe(true);
+  });
+
+  it("stopping buys no years, so it has no cost for each of them", () => {
+    const given = caseOf([], [], 20_000, {
+      ends: [endOf("replace", 20_000), endOf("stop", 100, { years: 0 })],
+    });
+    expect(routeOf("stop", { refs: [], end: "stop" }, given).perYear).toBeNull();
+  });
+
+  it("a new machine that runs twice as long can be cheaper by the year than a repair", () => {
+    const part = wayOf("repair", "one", 0, 9000, 1);
+    const given = caseOf([causeOf("one", 1, part)], [], 12_000, { years: 2, interest: 0 });
+    const { best: route, opinions } = decide(given);
+    expect(route.id).toBe("part");
+    // 90.00 over two years against 120.00 over ten.
+    expect(opinions.find(({ school }) => school === "per-year")).toEqual({
+      school: "per-year",
+      route: "replace",
+      figure: 1200,
+    });
+  });
+});

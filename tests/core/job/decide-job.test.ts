@@ -1,0 +1,150 @@
+import { describe, expect, it } from "vitest";
+import { cheapestEnd } from "@/core/decision/action";
+import { decide, needsProof, refusedRepairs } from "@/core/decision/decide";
+import { decisionCase } from "@/core/decision/decision-case";
+import { walk } from "@/core/decision/plan";
+import { lookFirst } from "@/core/decision/routes";
+import { isEnd } from "@/core/decision/schools";
+import { searchIn } from "@/core/decision/search";
+import { caseFacts, isolationCosts, jobCosts } from "@/core/job/deciding/job-costs";
+import { isolated, type Said } from "../isolation/model";
+import { KNOWLEDGE, PARAMETERS } from "../shop-context";
+
+type Typed = Readonly<Record<string, number>>;
+const MACHINE = { family: "capacitor-start" } as const;
+const SETTINGS = { partsMarkupPercent: 20 };
+
+/** A machine as it was answered about, with what was typed, decided about as the shop does. */
+function decided(said: readonly Said[], typed: Typed = { machine: 24_000 }, machine: object = MACHINE) {
+  const view = {
+    said: Object.fromEntries(
+      Object.entries(typed).map(([of, minor]) => [of, { minor, low: null, high: null }]),
+    ),
+    parts: [],
+    live: { failing: [] },
+  } as never;
+  const kind = machine as typeof MACHINE;
+  const costs = jobCosts(view, kind, { ...KNOWLEDGE, parameters: PARAMETERS, settings: SETTINGS });
+  const { giveUpMinor, partPrices, ratePerHourMinor } = isolationCosts(costs);
+  const found = isolated(said, {
+    machine: { ...machine, value: { minor: giveUpMinor, currency: "EUR" } },
+    costs: { partPrices, rankingRatePerHour: { minor: ratePerHourMinor, currency: "EUR" } },
+  } as never);
+  const facts = caseFacts(view, kind, costs);
+  const caseFrom = (trials: typeof found.trials) => decisionCase(trials, facts, KNOWLEDGE, PARAMETERS);
+  const options = caseFrom(found.trials);
+  return { found, options, caseFrom, decision: decide(options) };
+}
+
+const HUMS: readonly Said[] = [
+  ["owner-report", "hums-still"],
+  ["push-start", "runs"],
+  ["turn-shaft", "free"],
+];
+
+describe("a decision on the shop's own knowledge", () => {
+  it("repairs alone cost what Isolate says, with mark-up, postage, a dear hour and days that cost", () => {
+    for (const typed of [
+      { machine: 24_000 },
+      { machine: 24_000, rate: 4500, postage: 900 },
+      { machine: 24_000, day: 250 },
+      { machine: 24_000, worth: 9000 },
+    ] as Typed[]) {
+      const { found, decision } = decided(HUMS, typed);
+      const fitNow = decision.routes.find(({ id }) => id === "part") ?? decision.routes.find(isEnd);
+      // Isolate takes whole minor units for each part.
+      expect(Math.abs((fitNow?.mean ?? 0) - found.stop.trialCost)).toBeLessThan(1);
+    }
+  });
+
+  it("the best measurement is worth what Isolate says it is worth, where nothing but repairs follows", () => {
+    const { found, options, caseFrom } = decided(HUMS);
+    const { next, stop } = found;
+    if (!next) throw new Error("no measurement is worth its price");
+    const repairs = new Set(["repair"] as const);
+    const route = lookFirst(
+      {
+        moveId: next.moveId,
+        costMinor: next.costMinor,
+        answers: next.answers.map(({ chance, trials }) => ({ chance, options: caseFrom(trials) })),
+      },
+      (then) => searchIn(then)({ ways: repairs }),
+    );
+    expect(route?.mean).toBeCloseTo(next.expected, 0);
+    const now = walk(searchIn(options)({ ways: repairs }), options).mean;
+    expect(now - (route?.mean ?? 0)).toBeCloseTo(stop.trialCost - next.expected, 0);
+  });
+
+  it("a capacitor proved weak is fitted first", () => {
+    const { decision } = decided([...HUMS, ["start-capacitance", "below"]]);
+    expect(["part", "pair", "then-motor"]).toContain(decision.best.id);
+    expect(decision.best.steps[0]?.action.repairs).toContain("fit-start-capacitor");
+    expect(decision.best.wrong).toBeLessThan(0.15);
+  });
+
+  it("a start winding proved open leads to another motor, and to another machine where that is cheap", () => {
+    const said: readonly Said[] = [...HUMS, ["start-capacitance", "inside"], ["pair-ohms", "start-open"]];
+    expect(decided(said, { machine: 60_000 }).decision.best.steps[0]?.action.repairs).toEqual(["fit-motor"]);
+    expect(isEnd(decided(said, { machine: 9000 }).decision.best)).toBe(true);
+  });
+
+  it("an assembly stands among the routes of a kind that is sold with one, at its own price", () => {
+    const { decision } = decided(
+      [["owner-report", "hums-still"]],
+      { "assembly:gear-motor": 5000 },
+      { family: "permanent-split-capacitor", archetype: "ice-cream-churn" },
+    );
+    const assembly = decision.routes.find(({ id }) => id === "assembly");
+    expect(assembly?.steps.some(({ action }) => action.kind === "assembly")).toBe(true);
+  });
+
+  it("a donor's part is a way of its own, less sure than a new one", () => {
+    const { options } = decided([...HUMS, ["start-capacitance", "below"]], {
+      machine: 24_000,
+      "donor:fit-start-capacitor": 200,
+    });
+    const ways = options.causes.find(({ id }) => id === "fit-start-capacitor")?.ways;
+    const donor = ways?.find(({ kind }) => kind === "donor");
+    expect(donor?.success).toBeLessThan(ways?.at(-1)?.success ?? 0);
+    expect(donor?.cash.likely).toBe(200);
+  });
+
+  it("what the owner would miss by it bounds what is spent: stopping comes in place of another machine", () => {
+    const { options, decision } = decided(HUMS, { machine: 24_000, worth: 500 });
+    expect(cheapestEnd(options).id).toBe("stop");
+    expect(decision.best.id).toBe("stop");
+  });
+});
+
+describe("what may not be decided", () => {
+  it("fuse open with a locked shaft: the fuse is refused as a route, since it only changes the consequence", () => {
+    const { found, decision } = decided([
+      ["owner-report", "nothing"],
+      ["fuse-ohms", "open"],
+      ["turn-shaft", "locked"],
+    ]);
+    const refused = refusedRepairs(found.suspects[0], found.trials, KNOWLEDGE.faults);
+    expect(refused).toContainEqual({ repair: "fit-fuse", fault: "fuse-open", root: "bearing-seized" });
+    expect(decision.best.steps.flatMap(({ action }) => action.repairs)).not.toContain("fit-fuse");
+  });
+
+  it("a fuse that is the likely root itself is not refused", () => {
+    const trials = [{ repairs: ["fit-fuse"], cures: 0.6 }];
+    const leading = { roots: ["bearing-seized"], consequences: ["fuse-open"] };
+    expect(refusedRepairs(leading, trials, KNOWLEDGE.faults)).toEqual([]);
+  });
+
+  it("a motor, another machine or a dear part waits for a proof; a cheap part, another shop and a halt do not", () => {
+    const gate = (
+      id: "motor" | "part" | "replace" | "trade" | "hold",
+      kind: "motor" | "repair" | undefined,
+      cashMinor: number,
+    ) => needsProof({ id, kind, cashMinor }, 20_000, 0.25);
+    expect(gate("motor", "motor", 100)).toBe(true);
+    expect(gate("hold", "motor", 100)).toBe(true);
+    expect(gate("replace", undefined, 0)).toBe(true);
+    expect(gate("part", "repair", 6000)).toBe(true);
+    expect(gate("part", "repair", 1400)).toBe(false);
+    expect(gate("trade", undefined, 0)).toBe(false);
+  });
+});
