@@ -107,34 +107,43 @@ function partWay(making: Making, { repairs, chance, cures, minutes, partMinor }:
   };
 }
 
-function easierWay(making: Making, id: string): Way[] {
-  const easier = repairIn(making, id)?.easier;
+/** What a trial takes beside the repair itself: the run after it, and what the fault brought about. */
+function besideOf({ facts }: Making, { minutes, partMinor }: DecisionTrial, { id, minutes: own }: Repair) {
+  const landed = facts.parts.get(id);
+  const part = (landed?.cashMinor ?? 0) + (landed?.days ?? 0) * facts.dayMinor;
+  return { minutes: Math.max(0, minutes - own), cashMinor: Math.max(0, partMinor - part) };
+}
+
+function easierWay(making: Making, trial: DecisionTrial, repair: Repair): Way[] {
+  const { easier, id } = repair;
   if (!easier) return [];
   const { parameters } = making;
+  const beside = besideOf(making, trial, repair);
   const tests = parameters["trial-run-minutes"];
   return [
     {
       id: `easier:${id}`,
       kind: "easier",
       repairs: [id],
-      cash: exactly(0),
-      minutes: minutesAround(easier.minutes + tests, parameters),
-      stages: { access: 0, work: easier.minutes, refit: 0, tests },
+      cash: cashAround(beside.cashMinor, 0, parameters),
+      minutes: minutesAround(easier.minutes + beside.minutes, parameters),
+      stages: { access: 0, work: easier.minutes + beside.minutes - tests, refit: 0, tests },
       days: 0,
       success: easier.cures,
     },
   ];
 }
 
-function donorWay({ facts, parameters }: Making, id: string, part: Way): Way[] {
-  const minor = facts.donors.get(id);
+function donorWay(making: Making, trial: DecisionTrial, repair: Repair, part: Way): Way[] {
+  const { facts, parameters } = making;
+  const minor = facts.donors.get(repair.id);
   if (minor === undefined) return [];
   return [
     {
       ...part,
-      id: `donor:${id}`,
+      id: `donor:${repair.id}`,
       kind: "donor",
-      cash: exactly(minor),
+      cash: exactly(minor + besideOf(making, trial, repair).cashMinor),
       days: 0,
       success: part.success * parameters["donor-works"],
       years: facts.years * parameters["mended-years-share"] * parameters["donor-years-share"],
@@ -144,8 +153,8 @@ function donorWay({ facts, parameters }: Making, id: string, part: Way): Way[] {
 
 function causeOf(making: Making, trial: DecisionTrial): Cause {
   const part = partWay(making, trial);
-  const [only] = trial.repairs.length === 1 ? trial.repairs : [];
-  const before = only === undefined ? [] : [...easierWay(making, only), ...donorWay(making, only, part)];
+  const only = trial.repairs.length === 1 ? repairIn(making, trial.repairs[0] ?? "") : undefined;
+  const before = only ? [...easierWay(making, trial, only), ...donorWay(making, trial, only, part)] : [];
   return { id: part.id, chance: trial.chance, ways: [...before, part] };
 }
 

@@ -4,49 +4,13 @@ import { trialCost } from "../cost/trial-cost";
 import type { Circumstance } from "../knowledge/circumstances";
 import type { Parameters } from "../knowledge/parameters";
 import type { Access, Move, Repair } from "../knowledge/types";
-import {
-  after,
-  answersOf,
-  bitsNow,
-  type Field,
-  fieldOf,
-  type GroupTrial,
-  trialsOf,
-  type Weights,
-} from "./field";
+import { after, answersOf, bitsNow, type Field, fieldOf, trialsOf, type Weights } from "./field";
 import type { Model } from "./model";
 import { atHandFirst, type Priced, readiestOfEqual, withProof } from "./move-order";
+import { lookAt, type NextLook, type RatedTrial, ratedTrials } from "./next-look";
 import type { RatedMove } from "./rated-move";
 import { type Renewed, withRenewed } from "./renewed-with";
-import { type PartPrices, type RepairGroups, repairGroups } from "./repair-groups";
-
-/** A repair, or a set done together, that could be tried now. */
-export interface RatedTrial {
-  readonly repairs: readonly string[];
-  /** Chance that this is what is wrong. */
-  readonly chance: number;
-  /** The same, times the chance that the repair cures it. */
-  readonly cures: number;
-  /** Expected, minor units, unrounded: what the faults brought about is repaired with them. */
-  readonly cost: number;
-  /** The minutes in it, and the parts, minor units. */
-  readonly minutes: number;
-  readonly partMinor: number;
-}
-
-/** The best move as a purchase: its price, and for each answer the repairs that could be tried then. */
-export interface NextLook {
-  readonly moveId: string;
-  /** The move, the way to it and its hazard, minor units. */
-  readonly costMinor: number;
-  /** Expected cost with this one first and repairs after it; what is saved on trying now is what it is worth. */
-  readonly expected: number;
-  readonly answers: readonly {
-    readonly outcomeId: string;
-    readonly chance: number;
-    readonly trials: readonly RatedTrial[];
-  }[];
-}
+import { type PartPrices, repairGroups } from "./repair-groups";
 
 export interface MoveAdvice {
   readonly moves: readonly RatedMove[];
@@ -324,48 +288,6 @@ function proofAmong(ranking: Ranking, open: readonly Rated[], tryNow: number): R
   return proof && ratedMove(ranking, proof, proof.total, Math.max(0, tryNow - proof.total));
 }
 
-/** Repairs that could be tried under these weights, the best worth first. */
-function ratedTrials(
-  { minuteMinor }: Ranking,
-  groups: RepairGroups,
-  all: readonly GroupTrial[],
-): RatedTrial[] {
-  return all
-    .map(
-      ({ group, chance, cures, cost, minutes }): RatedTrial => ({
-        repairs: groups.repairs[group] ?? [],
-        chance,
-        cures,
-        cost,
-        minutes,
-        partMinor: cost - minutes * minuteMinor,
-      }),
-    )
-    .sort((one, other) => other.cures / other.cost - one.cures / one.cost);
-}
-
-function nextLook(
-  ranking: Ranking,
-  groups: RepairGroups,
-  open: readonly Rated[],
-  best: RatedMove | undefined,
-): NextLook | null {
-  const rated = open.find(({ move }) => move.id === best?.moveId);
-  if (!rated) return null;
-  const { field, now } = ranking;
-  return {
-    moveId: rated.move.id,
-    costMinor: rated.price,
-    expected: rated.total,
-    answers: rated.move.outcomes.flatMap((outcomeId, outcome) => {
-      const chance = rated.chance[outcome] ?? 0;
-      if (chance <= 0) return [];
-      const then = trialsOf(field, after(field, now, rated.index, outcome));
-      return [{ outcomeId, chance, trials: ratedTrials(ranking, groups, then) }];
-    }),
-  };
-}
-
 /**
  * The next move by least expected total cost: the move, the way to the state it needs, then the best that can follow,
  * or repairs in the order of chance ÷ cost. Tiers come before cost: a live move comes first only when no unplugged one
@@ -402,8 +324,13 @@ export function adviseMoves(
   const isStopAdvised = worthIt.length === 0 && (context.isTold !== true || first === undefined);
   return {
     moves: inOrder,
-    trials: ratedTrials(ranking, groups, trials),
-    next: nextLook(ranking, groups, open, worthIt[0]),
+    trials: ratedTrials(trials, groups, minuteMinor),
+    next: lookAt(
+      open.find(({ move }) => move.id === worthIt[0]?.moveId),
+      field,
+      now,
+      (all) => ratedTrials(all, groups, minuteMinor),
+    ),
     trialCost: tryNow,
     isStopAdvised,
     isTierRaised: first !== undefined && first.tier > 1,

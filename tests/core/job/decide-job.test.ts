@@ -106,7 +106,8 @@ describe("a decision on the shop's own knowledge", () => {
     const ways = options.causes.find(({ id }) => id === "fit-start-capacitor")?.ways;
     const donor = ways?.find(({ kind }) => kind === "donor");
     expect(donor?.success).toBeLessThan(ways?.at(-1)?.success ?? 0);
-    expect(donor?.cash.likely).toBe(200);
+    // What the fault may have brought about is paid for with it.
+    expect(Math.round(donor?.cash.likely ?? 0)).toBe(200);
   });
 
   it("what the owner would miss by it bounds what is spent: stopping comes in place of another machine", () => {
