@@ -126,6 +126,7 @@ if (!process.argv.includes("--no-cold")) await coldStart();
 await starts();
 await weights();
 spawnSync("npx", ["--no-install", "tsx", "scripts/bench-core.ts"], { stdio: "inherit" });
+spawnSync("npx", ["--no-install", "tsx", "scripts/bench-decide.ts"], { stdio: "inherit" });
 spawnSync("npx", ["--no-install", "tsx", "scripts/bench-windings.ts"], { stdio: "inherit" });
 spawnSync("npx", ["--no-install", "tsx", "scripts/bench-match.ts"], { stdio: "inherit" });
 console.log("\nlaws, 2,000 runs each:");

@@ -3,6 +3,7 @@ import { isEnd } from "@/core/decision/schools";
 import type { Isolation } from "@/core/isolation/isolate";
 import { isolationRequest } from "@/core/job/isolation/isolation-request";
 import { POST as isolate } from "@/pages/api/isolate";
+import { pastDecisions } from "@/server/repositories/job-facts";
 import { completeEntry, type Draft } from "@/server/services/complete-entry";
 import { decisionFor } from "@/server/services/decide-job";
 import { seedDemo } from "@/server/services/seed-demo";
@@ -140,5 +141,46 @@ describe("signing off", () => {
   it("a machine with parts on the bench may only be called unfit for use", async () => {
     const { entry } = await complete("Wet grindstone", sign);
     expect(entry?.payload).toMatchObject({ word: "do-not-use" });
+  });
+});
+
+describe("a figure of the job", () => {
+  const priced = (of: string, minor: number, low?: number, high?: number): Draft => ({
+    kind: "priced",
+    payload: { of, minor, ...(low === undefined ? {} : { low }), ...(high === undefined ? {} : { high }) },
+  });
+
+  it("is one of the figures, or the price of a part, a donor's part or an assembly that exists", async () => {
+    for (const of of ["second-hand", "rate", "fit-motor", "donor:fit-motor", "assembly:gear-motor"])
+      expect((await complete("Wool carder", priced(of, 100))).entry?.payload).toEqual({
+        of,
+        minor: 100,
+        low: null,
+        high: null,
+      });
+    for (const of of ["curse", "donor:curse", "assembly:curse", "fit-motor:curse", "__proto__"])
+      expect((await complete("Wool carder", priced(of, 100))).issues[0]?.code, of).toBe("unknown/repair");
+  });
+
+  it("lies between its ends", async () => {
+    expect((await complete("Wool carder", priced("machine", 100, 80, 120))).issues).toEqual([]);
+    const { issues } = await complete("Wool carder", priced("machine", 100, 120, 80));
+    expect(issues[0]).toMatchObject({
+      code: "priced/ends",
+      message: "A price of 100 does not lie between 120 and 80: the lowest comes first, the highest last.",
+    });
+  });
+});
+
+describe("closed jobs that were decided alike", () => {
+  it("are counted with how they left and whether they came back, this one left out", async () => {
+    const closed = jobs.filter(({ view }) => view.signedOff !== null && view.decision !== null);
+    const rows = await pastDecisions(shop.db, 0);
+    const sum = (of: "closed" | "repaired"): number => rows.reduce((all, row) => all + row[of], 0);
+    expect(sum("closed")).toBe(closed.length);
+    expect(sum("repaired")).toBe(closed.filter(({ view }) => view.signedOff?.word === "repaired").length);
+    expect(sum("closed")).toBeGreaterThan(0);
+    const without = await pastDecisions(shop.db, closed[0]?.view.jobId ?? 0);
+    expect(without.reduce((all, row) => all + row.closed, 0)).toBe(closed.length - 1);
   });
 });

@@ -107,29 +107,60 @@ export function cheapestCut(blocks: readonly Block[], giveUp: number, from = 0):
   return { count, expected };
 }
 
-/** What two lists of blocks, each in falling ratio, come to together with the cheapest place to give up. */
-export function leastTogether(one: readonly Block[], other: readonly Block[], giveUp: number): number {
-  let spent = 0;
-  let wrong = 1;
-  let least = giveUp;
-  let at = 0;
-  let place = 0;
-  const all = one.length + other.length;
-  while (at + place < all && spent < least) {
-    // Within the lists: a look beyond an end is slow, and some hundred thousand are made.
-    const isOther =
-      place === one.length || (at < other.length && (other[at]?.ratio ?? 0) > (one[place]?.ratio ?? 0));
-    const block = isOther ? other[at] : one[place];
-    if (isOther) at += 1;
-    else place += 1;
-    if (!block) break;
-    spent += wrong * block.cost - block.saved;
-    wrong -= block.p;
-    const total = spent + wrong * giveUp;
-    if (total < least) least = total;
-  }
-  return least;
-}
-
 /** The cause whose ways a block is made of; -1 for what is not a way. */
 export const causeAt = ({ jobs }: Block): number => (jobs[0]?.ref.of === "way" ? jobs[0].ref.cause : -1);
+
+/** Blocks in falling ratio as plain arrays: some ten thousand orders are weighed for one answer. */
+export class Pool {
+  private size = 0;
+  private readonly ratio: Float64Array;
+  private readonly p: Float64Array;
+  private readonly cost: Float64Array;
+  private readonly saved: Float64Array;
+
+  constructor(most: number) {
+    this.ratio = new Float64Array(most);
+    this.p = new Float64Array(most);
+    this.cost = new Float64Array(most);
+    this.saved = new Float64Array(most);
+  }
+
+  /** All blocks but those of one cause. */
+  fill(blocks: readonly Block[], cause: number): void {
+    let size = 0;
+    for (const block of blocks) {
+      if (causeAt(block) === cause) continue;
+      this.ratio[size] = block.ratio;
+      this.p[size] = block.p;
+      this.cost[size] = block.cost;
+      this.saved[size] = block.saved;
+      size += 1;
+    }
+    this.size = size;
+  }
+
+  /** What they come to together with a few more, also in falling ratio, at the cheapest place to give up. */
+  leastWith(own: readonly Block[], giveUp: number): number {
+    const { size, ratio, p, cost, saved } = this;
+    let spent = 0;
+    let wrong = 1;
+    let least = giveUp;
+    let at = 0;
+    for (let place = 0; place <= own.length; place += 1) {
+      const block = place < own.length ? own[place] : undefined;
+      const from = block ? block.ratio : -1;
+      for (; at < size && (ratio[at] ?? 0) > from && spent < least; at += 1) {
+        spent += wrong * (cost[at] ?? 0) - (saved[at] ?? 0);
+        wrong -= p[at] ?? 0;
+        const total = spent + wrong * giveUp;
+        if (total < least) least = total;
+      }
+      if (!block || spent >= least) break;
+      spent += wrong * block.cost - block.saved;
+      wrong -= block.p;
+      const total = spent + wrong * giveUp;
+      if (total < least) least = total;
+    }
+    return least;
+  }
+}

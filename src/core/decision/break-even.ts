@@ -23,7 +23,7 @@ export interface Flip {
 const DEEPEST = 24;
 const SAME = 1e-6;
 /** Between two values with the same answer another one that could save no more than this share is not looked for. */
-const SLIGHT = 0.005;
+const SLIGHT = 0.01;
 
 /** What a plan does first: its first action, or its end. */
 function firstOf(plan: Plan, options: DecisionCase): string {
@@ -37,23 +37,37 @@ interface Line {
   at(value: number): number;
 }
 
-/** The lines found so far, and the lowest at a value. */
-function linesOf(slider: Slider): (value: number) => Line {
+interface Lines {
+  /** The cheapest of all plans at a value, by a search. */
+  found(value: number): Line;
+  /** The cheapest at a value of those found so far. */
+  known(value: number): Line | undefined;
+}
+
+function linesOf(slider: Slider): Lines {
   const ends = [slider.from, slider.to].map((value) => slider.at(value));
   const reach = slider.to - slider.from;
-  const known: Line[] = [];
-  return (value) => {
-    const options = slider.at(value);
-    const plan = bestPlan(options);
-    const [from = 0, to = 0] = ends.map((end) => walk(plan, end).mean);
-    const line: Line = {
-      plan,
-      key: firstOf(plan, options),
-      at: (other) => from + ((to - from) * (other - slider.from)) / reach,
-    };
-    const best = known.reduce((low, one) => (one.at(value) < low.at(value) - SAME ? one : low), line);
-    known.push(line);
-    return best;
+  const all: Line[] = [];
+  const known = (value: number): Line | undefined =>
+    all.reduce<Line | undefined>(
+      (low, one) => (low && low.at(value) <= one.at(value) ? low : one),
+      undefined,
+    );
+  return {
+    known,
+    found: (value) => {
+      const options = slider.at(value);
+      const plan = bestPlan(options);
+      const [from = 0, to = 0] = ends.map((end) => walk(plan, end).mean);
+      const line: Line = {
+        plan,
+        key: firstOf(plan, options),
+        at: (other) => from + ((to - from) * (other - slider.from)) / reach,
+      };
+      const best = known(value);
+      all.push(line);
+      return best && best.at(value) < line.at(value) - SAME ? best : line;
+    },
   };
 }
 
@@ -63,7 +77,7 @@ function linesOf(slider: Slider): (value: number) => Line {
  */
 export function flipsOf(slider: Slider): readonly Flip[] {
   if (!(slider.to > slider.from)) return [];
-  const lineAt = linesOf(slider);
+  const lines = linesOf(slider);
   const between = (from: number, low: Line, to: number, high: Line, depth: number): Flip[] => {
     const lead = high.at(from) - low.at(from);
     const end = low.at(to) - high.at(to);
@@ -72,12 +86,14 @@ export function flipsOf(slider: Slider): readonly Flip[] {
     // No plan can lie lower between the two than the chord from end to end.
     const chord = low.at(from) + ((high.at(to) - low.at(from)) * (cross - from)) / (to - from);
     if (low.key === high.key && low.at(cross) - chord <= SLIGHT * low.at(cross)) return [];
-    const found = lineAt(cross);
+    // A line that is known already saves the search: only where none lies lower is it asked whether any does.
+    const near = lines.known(cross);
+    const found = near && near.at(cross) < low.at(cross) - SAME ? near : lines.found(cross);
     if (found.at(cross) >= low.at(cross) - SAME)
       return low.key === high.key ? [] : [{ at: cross, below: low.key, above: high.key }];
     return [...between(from, low, cross, found, depth - 1), ...between(cross, found, to, high, depth - 1)];
   };
-  return between(slider.from, lineAt(slider.from), slider.to, lineAt(slider.to), DEEPEST);
+  return between(slider.from, lines.found(slider.from), slider.to, lines.found(slider.to), DEEPEST);
 }
 
 /** Of the flips the one that lies nearest to where the figure stands. */

@@ -7,9 +7,9 @@ import {
   causeAt,
   cheapestCut,
   type Job,
-  leastTogether,
   merged,
   type Ordered,
+  Pool,
   ratioOf,
 } from "./blocks";
 import type { Plan } from "./plan";
@@ -115,21 +115,31 @@ function byRounds(all: readonly Choices[], giveUp: number): Chosen {
   const chosen = all.map(first);
   let sorted = blocksIn(chosen);
   let { expected: least } = cheapestCut(sorted, giveUp);
-  for (let round = 0; round < MOST_ROUNDS; round += 1) {
-    let isBetter = false;
-    for (const [at, { cause, blocks }] of all.entries()) {
-      if (blocks.length === 1) continue;
-      const others = sorted.filter((block) => causeAt(block) !== cause);
-      for (const own of blocks) {
-        const expected = leastTogether(others, own, giveUp);
-        if (expected >= least - 1e-9) continue;
-        least = expected;
-        sorted = merged(others, own);
-        chosen[at] = { cause, blocks: own };
-        isBetter = true;
-      }
+  const pool = new Pool(
+    all.reduce((sum, { blocks }) => sum + Math.max(...blocks.map(({ length }) => length)), 0),
+  );
+  // Until all causes have been gone through without a change.
+  let unchanged = 0;
+  for (let turn = 0; turn < MOST_ROUNDS * all.length && unchanged < all.length; turn += 1) {
+    const at = turn % all.length;
+    const { cause, blocks } = all[at] ?? { cause: -1, blocks: [] };
+    unchanged += 1;
+    if (blocks.length === 1) continue;
+    pool.fill(sorted, cause);
+    let kept: readonly Block[] | undefined;
+    for (const own of blocks) {
+      const expected = pool.leastWith(own, giveUp);
+      if (expected >= least - 1e-9) continue;
+      least = expected;
+      kept = own;
     }
-    if (!isBetter) break;
+    if (!kept) continue;
+    chosen[at] = { cause, blocks: kept };
+    sorted = merged(
+      sorted.filter((block) => causeAt(block) !== cause),
+      kept,
+    );
+    unchanged = 0;
   }
   return chosen;
 }
@@ -142,7 +152,7 @@ export type Search = (allowed: Allowed) => Plan;
  * the ways chosen. The choice of ways is exact up to 40 choices; beyond, no other way of a single cause is cheaper, and
  * around a swap the ways are those that are best without it.
  */
-export function searchIn(options: DecisionCase): Search {
+export function searchIn(options: DecisionCase, allChoices = ALL_CHOICES): Search {
   const end = cheapestEnd(options);
   const giveUp = endCost(end, options);
   const kept = new Map<string, readonly Chosen[]>();
@@ -150,18 +160,20 @@ export function searchIn(options: DecisionCase): Search {
     const key = [...kinds].join();
     const known = kept.get(key);
     if (known) return known;
-    const open = options.causes.map(
-      ({ chance, ways }, cause): Ways => ({
-        cause,
-        chance,
-        open: ways.flatMap(({ kind }, at) => (kinds.has(kind) ? [at] : [])),
-        cost: ways.map((way) => costOf(way, options)),
-        success: ways.map(({ success }) => success),
-      }),
-    );
+    const open = options.causes.map(({ chance, ways }, cause): Ways => {
+      const places: number[] = [];
+      const cost: number[] = [];
+      const success: number[] = [];
+      for (const [at, way] of ways.entries()) {
+        if (kinds.has(way.kind)) places.push(at);
+        cost.push(costOf(way, options));
+        success.push(way.success);
+      }
+      return { cause, chance, open: places, cost, success };
+    });
     const count = open.reduce((product, ways) => product * Math.max(1, 2 ** ways.open.length - 1), 1);
-    const all = choicesOf(open, count > ALL_CHOICES);
-    const chosen = count <= ALL_CHOICES ? everyChoice(all) : [byRounds(all, giveUp)];
+    const all = choicesOf(open, count > allChoices);
+    const chosen = count <= allChoices ? everyChoice(all) : [byRounds(all, giveUp)];
     kept.set(key, chosen);
     return chosen;
   };

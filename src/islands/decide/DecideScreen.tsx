@@ -16,6 +16,7 @@ import { withShop } from "../frame/with-shop";
 import { inSentence } from "../words/in-sentence";
 import { actionLabel, decisionSentence } from "../words/routes";
 import { OwnerPrices } from "./OwnerPrices";
+import { Past, type PastRow } from "./Past";
 import { PriceList } from "./PriceList";
 import { Refused } from "./Refused";
 import { RouteShafts } from "./RouteShafts";
@@ -29,6 +30,7 @@ interface ReadyProps {
   readonly shop: Shop;
   readonly isolation: Isolation;
   readonly knowledge: Knowledge;
+  readonly past: readonly PastRow[];
 }
 
 const LINK = "inline-flex min-h-11 items-center text-teal underline underline-offset-4";
@@ -60,7 +62,7 @@ function Before({
 }
 
 /** Everything that is worked out for the screen: the job as it stands, and with figures moved. */
-function useDecision({ job, shop, isolation, knowledge }: ReadyProps, moved: Moved) {
+function useDecision({ job, shop, isolation, knowledge }: Omit<ReadyProps, "past">, moved: Moved) {
   const context = useMemo(
     () => ({ ...knowledge, parameters: shop.parameters, settings: shop.settings }),
     [knowledge, shop],
@@ -111,6 +113,7 @@ function Ready(props: ReadyProps) {
           </p>
         ) : null}
         <Before isolation={isolation} knowledge={knowledge} jobId={job.jobId} />
+        <Past past={props.past} chosen={chosen} />
         {isTaken ? (
           <p className="mt-2 text-soft">
             Decided before: <b className="text-ink">{job.decision?.label}</b>.{" "}
@@ -186,7 +189,13 @@ function Ready(props: ReadyProps) {
   );
 }
 
-function Body({ screen, shop }: { readonly screen: JobScreen; readonly shop: Shop }) {
+interface BodyProps {
+  readonly screen: JobScreen;
+  readonly shop: Shop;
+  readonly past: readonly PastRow[];
+}
+
+function Body({ screen, shop, past }: BodyProps) {
   const state = useIsolation(screen, shop);
   if (state.kind === "working")
     return (
@@ -195,21 +204,25 @@ function Body({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sho
       </p>
     );
   if (state.kind === "failed") return <NotCovered job={screen.job} shop={shop} issues={state.issues} />;
-  return <Ready job={screen.job} shop={shop} isolation={state.isolation} knowledge={state.knowledge} />;
+  return (
+    <Ready job={screen.job} shop={shop} isolation={state.isolation} knowledge={state.knowledge} past={past} />
+  );
 }
 
 /** Decide: what to do about the machine, what it costs on average, and where the answer flips. */
 export const DecideScreen = withShop(function DecideScreen({
   job,
   shop,
+  past = [],
 }: {
   readonly job: JobView;
   readonly shop: Shop;
+  readonly past?: readonly PastRow[];
 }) {
   const screen = useJobScreen(job, shop);
   return (
     <JobFrame screen={screen} shop={shop} stage="decide">
-      <Body screen={screen} shop={shop} />
+      <Body screen={screen} shop={shop} past={past} />
     </JobFrame>
   );
 });

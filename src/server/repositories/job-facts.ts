@@ -223,3 +223,36 @@ export async function countWithoutFacts(on: Executor): Promise<number> {
     .where(isNull(jobFacts.jobId));
   return rows[0]?.count ?? 0;
 }
+
+/** How jobs that were decided alike have ended. */
+export interface PastDecision {
+  readonly route: string;
+  /** What was done first; empty where nothing was mended. */
+  readonly repair: string;
+  readonly closed: number;
+  readonly repaired: number;
+  readonly cameBack: number;
+}
+
+/** The shop's own closed jobs by the route that was taken and what was done first; another job than this one. */
+export async function pastDecisions(on: Executor, jobId: number): Promise<PastDecision[]> {
+  const decision = sql`${jobFacts.standing}->'decision'`;
+  const rows = await on
+    .select({
+      route: sql<string>`${decision}->>'route'`,
+      repair: sql<string>`coalesce(${decision}->'repairs'->>0, '')`,
+      closed: sql<number>`count(*)::int`,
+      repaired: sql<number>`(count(*) filter (where ${jobFacts.standing}->'signedOff'->>'word' = 'repaired'))::int`,
+      cameBack: sql<number>`(count(*) filter (where jsonb_typeof(${jobFacts.standing}->'reopened') = 'object'))::int`,
+    })
+    .from(jobFacts)
+    .where(
+      and(
+        ne(jobFacts.jobId, jobId),
+        sql`jsonb_typeof(${decision}) = 'object'`,
+        sql`jsonb_typeof(${jobFacts.standing}->'signedOff') = 'object'`,
+      ),
+    )
+    .groupBy(sql`1`, sql`2`);
+  return rows;
+}

@@ -8,6 +8,7 @@ import { decide, notchesOf, withMoved } from "@/core/decision/decide";
 import { endingsOf } from "@/core/decision/endings";
 import { walk } from "@/core/decision/plan";
 import { routeOf } from "@/core/decision/routes";
+import { searchIn } from "@/core/decision/search";
 import { slidersOf } from "@/core/decision/sliders";
 import { exactly, levelsOf, type Spread } from "@/core/decision/spread";
 import { RUNS } from "../shop-context";
@@ -260,5 +261,42 @@ describe("what is left over", () => {
       route: "replace",
       figure: 1200,
     });
+  });
+});
+
+describe("the choice of ways", () => {
+  it("by rounds lies at most five percent above the best of every choice", () => {
+    const rows = fc.array(
+      fc.record({
+        weight: fc.integer({ min: 5, max: 100 }),
+        clean: fc.tuple(fc.integer({ min: 5, max: 40 }), fc.double({ min: 0.1, max: 0.6, noNaN: true })),
+        part: fc.tuple(fc.integer({ min: 5, max: 60 }), fc.integer({ min: 100, max: 5000 })),
+      }),
+      { minLength: 4, maxLength: 4 },
+    );
+    fc.assert(
+      fc.property(rows, fc.integer({ min: 3000, max: 15_000 }), (all, motor) => {
+        const sum = all.reduce((total, { weight }) => total + weight, 20);
+        const causes = all.map(({ weight, clean, part }, index) =>
+          causeOf(
+            `c${index}`,
+            weight / sum,
+            wayOf("easier", `easier-${index}`, clean[0], 0, clean[1]),
+            wayOf("repair", `c${index}`, part[0], part[1], 0.95),
+          ),
+        );
+        const given = caseOf(
+          causes,
+          [swapOf(actionOf("motor", "fit-motor", 60, motor), 0.97, ["c0", "c1"])],
+          24_000,
+        );
+        const ways = new Set(["repair", "easier"] as const);
+        for (const swap of [undefined, 0]) {
+          const by = (allChoices: number) => walk(searchIn(given, allChoices)({ ways, swap }), given).mean;
+          expect(by(1)).toBeLessThanOrEqual(1.05 * by(1000));
+        }
+      }),
+      RUNS,
+    );
   });
 });
