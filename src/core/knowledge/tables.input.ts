@@ -112,7 +112,7 @@ export const ROWS = {
     replaces: yup.array(yup.string().required()),
     /** What the work may leave behind that was not there before, each with its chance. */
     brings: optionalTable(chance()),
-    /** What costs no part and may do: cleaned, adjusted, eased. `cures`: share of what the repair cures. */
+    /** The easier half of a repair that is called both, `Clean or fit`: it costs no part. `cures`: share of what the repair cures. */
     easier: strictObject({
       label: words(),
       done: words(),
