@@ -22,7 +22,7 @@ export interface Around {
 }
 
 export interface Decision {
-  /** Cheapest first; at least one of them always ends it. */
+  /** Best first, which is the cheapest but for a look that hardly saves; at least one of them always ends it. */
   readonly routes: readonly Route[];
   readonly best: Route;
   /** The route that comes second: what the best is held against. The best itself where there is no other. */
@@ -66,13 +66,22 @@ function heldRoute({ days, options }: Hold, dayMinor: number): Route | undefined
   };
 }
 
+/** A look that hardly saves anything stands behind what would be done without it. */
+function withLook(routes: readonly Route[], look: Route, leastSaved: number): Route[] {
+  const [first] = routes;
+  if (!first || first.mean - look.mean >= leastSaved) return inOrder([look, ...routes]);
+  const [head, ...rest] = routes;
+  return head ? [head, ...inOrder([look, ...rest])] : [look];
+}
+
 /** What to do about the machine: its routes by expected cost, what the schools say, and what knowing would be worth. */
 export function decide(options: DecisionCase, around: Around = {}): Decision {
   const all = candidates(options);
   const found = all.map(({ id, plan }) => routeOf(id, plan, options));
   const look = around.look && lookFirst(around.look, bestPlan);
   const held = around.hold && heldRoute(around.hold, options.dayMinor);
-  const routes = inOrder([...found, ...(look ? [look] : []), ...(held ? [held] : [])]);
+  const done = inOrder([...found, ...(held ? [held] : [])]);
+  const routes = look ? withLook(done, look, around.look?.leastSaved ?? 0) : done;
   const [best = routeOf("replace", { refs: [], end: "replace" }, options)] = routes;
   const said = opinions(routes, options);
   const chosen = new Set(said.flatMap(({ route }) => route ?? []));

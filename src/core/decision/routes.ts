@@ -96,6 +96,8 @@ export interface Look {
   readonly moveId: string;
   /** The move and the way to it, hazard included. Minor units. */
   readonly costMinor: number;
+  /** What saves less than this is not advised, though it stands among the routes. */
+  readonly leastSaved?: number | undefined;
   readonly answers: readonly { readonly chance: number; readonly options: DecisionCase }[];
 }
 

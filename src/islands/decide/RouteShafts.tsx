@@ -97,7 +97,7 @@ function Line(props: ShaftProps) {
         {formatMoney(Math.round(route.mean), currency)}
       </span>
       {isBest ? (
-        <span className="font-semibold text-soft">the cheapest</span>
+        <span className="font-semibold text-soft">the best way</span>
       ) : (
         <button type="button" className="btn btn-outline" onClick={() => onTake(route)}>
           Take this instead

@@ -91,8 +91,6 @@ export function routeLabel(route: Route, names: RouteNames): string {
 /** A first step that fails more often than this is told with the second. */
 const DOUBTFUL = 0.3;
 const LEAST_SAID = 0.075;
-/** Looking that saves less than this is not praised. Minor units. */
-const LEAST_WORTH = 100;
 
 function endSentence({ best, next }: Decision, money: (minor: number) => string, isUnsafe: boolean): string {
   const against = best.id === next.id ? "" : `, against ${money(next.mean)} for ${AGAINST[next.id]}`;
@@ -104,9 +102,9 @@ function endSentence({ best, next }: Decision, money: (minor: number) => string,
 function measureSentence({ best, routes }: Decision, names: RouteNames, money: (minor: number) => string) {
   const other = routes.find(({ id }) => id !== "measure");
   const saves = other ? other.mean - best.mean : 0;
-  const worth =
-    saves < LEAST_WORTH ? "looking first costs about the same" : `looking is worth ${money(saves)}`;
-  const against = other ? ` against ${money(other.mean)} for ${AGAINST[other.id]} without it: ${worth}` : "";
+  const against = other
+    ? ` against ${money(other.mean)} for ${AGAINST[other.id]} without it: looking is worth ${money(saves)}`
+    : "";
   return `${routeLabel(best, names)}: ${money(best.mean)} on average${against}.`;
 }
 

@@ -80,6 +80,7 @@ export function decideJob(
     look: next
       ? {
           moveId: next.moveId,
+          leastSaved: context.parameters["near-tie-minutes"] * facts.minuteMinor,
           costMinor: next.costMinor * (moved.rate !== undefined && hours > 0 ? moved.rate / hours : 1),
           answers: next.answers.map(({ chance, trials }) => ({
             chance,
