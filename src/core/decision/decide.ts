@@ -167,6 +167,7 @@ export function refusedRepairs(
 
 /** Routes that buy nothing here. */
 const BUYS_NOTHING: ReadonlySet<RouteId> = new Set<RouteId>(["measure", "retest", "trade", "stop"]);
+const MOTOR = "fit-motor";
 /** Actions and ends that condemn a motor or the machine. */
 const CONDEMNS: ReadonlySet<string> = new Set<ActionKind | EndId>([
   "motor",
@@ -181,11 +182,24 @@ export interface FirstBuy {
   readonly id: RouteId;
   /** Kind of its first step; undefined where it has none. */
   readonly kind: ActionKind | undefined;
+  readonly repairs: readonly string[];
   readonly cashMinor: number;
 }
 
 /** Whether a route condemns, or buys so much before anything is proved, that it must wait for a direct proof. */
-export function needsProof({ id, kind, cashMinor }: FirstBuy, machineMinor: number, share: number): boolean {
+export function needsProof(
+  { id, kind, repairs, cashMinor }: FirstBuy,
+  machineMinor: number,
+  share: number,
+): boolean {
   if (BUYS_NOTHING.has(id)) return false;
-  return CONDEMNS.has(kind ?? id) || cashMinor > share * machineMinor;
+  // A motor is condemned by whatever name it is fitted: as a part, out of a donor, or first.
+  if (CONDEMNS.has(kind ?? id) || repairs.includes(MOTOR)) return true;
+  return cashMinor > share * machineMinor;
+}
+
+/** What would be asked of a route before it is taken. */
+export function firstBuyOf({ id, steps }: Pick<Route, "id" | "steps">): FirstBuy {
+  const action = steps[0]?.action;
+  return { id, kind: action?.kind, repairs: action?.repairs ?? [], cashMinor: action?.cash.likely ?? 0 };
 }

@@ -130,6 +130,7 @@ function Ready(props: ReadyProps) {
           names={knowledge}
           decision={decision}
           chosen={chosen}
+          lookDay={dayAfter(shop.now, chosen.holdDays ?? VALID_DAYS)}
           isMoved={isMoved}
           onLeave={() => {
             setOwnId(undefined);

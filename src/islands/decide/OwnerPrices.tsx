@@ -57,7 +57,9 @@ export function OwnerPrices({ job, shop, names, offer, isEarly, validUntil }: Ow
           </dt>
           <dd className="num text-2xl">
             {money(offer.mendMinor)}
-            <span className="text-base text-soft"> at most {money(offer.mendMostMinor)}</span>
+            {offer.mendMostMinor > offer.mendMinor ? (
+              <span className="text-base text-soft"> at most {money(offer.mendMostMinor)}</span>
+            ) : null}
           </dd>
         </div>
         <div className={offer.recommends === "other" ? "font-semibold" : ""}>

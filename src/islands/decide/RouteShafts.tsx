@@ -3,6 +3,7 @@ import type { Decision } from "@/core/decision/decide";
 import type { Route } from "@/core/decision/routes";
 import { isEnd } from "@/core/decision/schools";
 import { formatChance, formatMoney } from "@/core/quantity/format";
+import { inSentence } from "../words/in-sentence";
 import { actionLabel, type RouteNames, routeLabel } from "../words/routes";
 
 interface ShaftProps {
@@ -53,18 +54,22 @@ function Shaft({ route, scale }: Pick<ShaftProps, "route" | "scale">) {
   );
 }
 
+/** A step that is made more seldom is not spoken of. */
+const LEAST_TOLD = 0.05;
+
 function howItGoes({ id, steps, wrong, givesUp, end }: Route, names: RouteNames): string {
   if (id === "replace") return "Bought at once; nothing more is found out";
   if (id === "second-hand") return `${formatChance(end.success)} that it runs as it was said to`;
   if (id === "trade") return `${formatChance(end.success)} that they cure it`;
-  if (id === "stop") return "Its owner goes without it";
+  if (id === "stop") return "Its owner goes without it: that counts as what it is worth to them";
   if (id === "measure") return "What is done then hangs on what it reads";
-  const then = steps.slice(1, 3).map(({ action }) => actionLabel(action, names).toLowerCase());
-  const rest = steps.length - 3;
+  const likely = steps.slice(1).filter(({ made }) => made >= LEAST_TOLD);
+  const then = likely.slice(0, 2).map(({ action }) => inSentence(actionLabel(action, names)));
+  const rest = likely.length - then.length;
   return [
     `${formatChance(1 - wrong)} to end it`,
     ...(then.length > 0 ? [`if not, ${then.join(", then ")}${rest > 0 ? ` and ${rest} more` : ""}`] : []),
-    ...(givesUp >= 0.05 ? [`${formatChance(givesUp)} that none of it does`] : []),
+    ...(givesUp >= LEAST_TOLD ? [`${formatChance(givesUp)} that none of it does`] : []),
   ].join("; ");
 }
 

@@ -1,9 +1,10 @@
 import type { Decision } from "@/core/decision/decide";
+import type { Route } from "@/core/decision/routes";
 import type { SchoolId } from "@/core/decision/schools";
 import { formatMoney } from "@/core/quantity/format";
 import { Choices } from "../fields/Choices";
 import { inSentence } from "../words/in-sentence";
-import { opinionWords, type RouteNames, routeLabel, SCHOOL_WORDS } from "../words/routes";
+import { actionLabel, opinionWords, type RouteNames, SCHOOL_WORDS } from "../words/routes";
 
 interface SchoolsProps {
   readonly decision: Decision;
@@ -12,6 +13,13 @@ interface SchoolsProps {
   readonly school: SchoolId;
   readonly ceilingMinor: number | null;
   onChoose(school: SchoolId): void;
+}
+
+/** As many steps as the owner's ceiling pays for. */
+function paidFor({ steps }: Route, names: RouteNames): string {
+  const [first] = steps;
+  const more = steps.length === 1 ? ", and no more" : ` and ${steps.length - 1} more after it`;
+  return first ? `${inSentence(actionLabel(first.action, names))}${more}` : "";
 }
 
 /** How one may judge it: what each school would do, whether they agree, and what the owner's ceiling leaves. */
@@ -43,7 +51,7 @@ export function Schools({ decision, names, currency, school, ceilingMinor, onCho
             <span>Within the owner’s {ceiling}</span>
             <span>
               {underCeiling
-                ? `${inSentence(routeLabel(underCeiling, names))}: as much of it as that pays for`
+                ? paidFor(underCeiling, names)
                 : "nothing that mends it: ask the owner first, or stop"}
             </span>
           </li>

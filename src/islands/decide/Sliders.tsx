@@ -33,7 +33,7 @@ const labelOf = (id: Notched["id"], firstLabel: string): string =>
     rate: "An hour counts",
     machine: "Another machine costs",
     chance: `Chance that it is that: ${firstLabel}`,
-    price: `The part costs: ${firstLabel}`,
+    price: `Parts cost: ${firstLabel}`,
   })[id];
 
 function FlipWords({

@@ -1,6 +1,6 @@
 import { useState } from "react";
-import { type Decision, needsProof } from "@/core/decision/decide";
-import type { Route } from "@/core/decision/routes";
+import { type Decision, firstBuyOf, needsProof } from "@/core/decision/decide";
+import type { Route, RouteId } from "@/core/decision/routes";
 import { isEnd } from "@/core/decision/schools";
 import type { Isolation } from "@/core/isolation/isolate";
 import type { JobView } from "@/core/job/log/reduce";
@@ -19,6 +19,8 @@ interface TakeProps {
   readonly names: RouteNames;
   readonly decision: Decision;
   readonly chosen: Route;
+  /** The day on which it is looked at again, where the route waits for one and nobody sets another. */
+  readonly lookDay: string;
   /** The figures were moved: what is taken is what stands without that. */
   readonly isMoved: boolean;
   onLeave(): void;
@@ -67,21 +69,40 @@ function Unproven({
   );
 }
 
+/** What is promised with a route that waits for a day. */
+function lookAgain(id: RouteId, onDay: string) {
+  return {
+    about: "look-again" as const,
+    what: id === "hold" ? "Order the part with the rest" : "Look again whether the complaint has come back",
+    onDay,
+    belowCelsius: null,
+    afterHours: null,
+    condition: "",
+  };
+}
+
 /** Taking a route: a dear one without a direct proof asks why, another than the cheapest asks for a reason to learn from. */
-export function Take({ job, shop, isolation, names, decision, chosen, isMoved, onLeave }: TakeProps) {
+export function Take({
+  job,
+  shop,
+  isolation,
+  names,
+  decision,
+  chosen,
+  lookDay,
+  isMoved,
+  onLeave,
+}: TakeProps) {
   const { post, problem, isBusy } = usePost(job.jobId);
   const [why, setWhy, clearWhy] = useDraft(`decide-why:${job.jobId}`, "");
   const [otherWhy, setOtherWhy, clearOther] = useDraft(`decide-other:${job.jobId}`, "");
   const [isAsked, setIsAsked] = useState(false);
-  const [first] = chosen.steps;
+  const [onDay, setOnDay] = useState(lookDay);
+  const isDated = chosen.id === "retest" || chosen.id === "hold";
   const machine = decision.routes.find(({ id }) => id === "replace")?.mean ?? 0;
   const isUnproven =
     !isolation.purchaseGate.open &&
-    needsProof(
-      { id: chosen.id, kind: first?.action.kind, cashMinor: first?.action.cash.likely ?? 0 },
-      machine,
-      shop.parameters["unproven-part-share"],
-    );
+    needsProof(firstBuyOf(chosen), machine, shop.parameters["unproven-part-share"]);
   const isBest = chosen.id === decision.best.id;
   const take = async (): Promise<void> => {
     if (!isBest && otherWhy.trim() === "") return setIsAsked(true);
@@ -89,7 +110,13 @@ export function Take({ job, shop, isolation, names, decision, chosen, isMoved, o
     if (!(await post({ kind: "decision", stage: "decide", payload }))) return;
     clearWhy();
     clearOther();
-    window.location.assign(`/jobs/${job.jobId}/${isEnd(chosen) ? "sign-off" : "put-back"}`);
+    if (
+      isDated &&
+      !(await post({ kind: "follow-up", stage: "decide", payload: lookAgain(chosen.id, onDay) }))
+    )
+      return;
+    const next = isEnd(chosen) || chosen.id === "retest" ? "sign-off" : "put-back";
+    window.location.assign(chosen.id === "hold" ? "/" : `/jobs/${job.jobId}/${next}`);
   };
   if (chosen.id === "measure")
     return (
@@ -126,11 +153,24 @@ export function Take({ job, shop, isolation, names, decision, chosen, isMoved, o
           </Field>
         </div>
       )}
+      {isDated ? (
+        <Field label={chosen.id === "hold" ? "Hold it until" : "Look again on"} className="mb-3 max-w-56">
+          {(ids) => (
+            <input
+              {...ids}
+              type="date"
+              className="input"
+              value={onDay}
+              onChange={(event) => setOnDay(event.target.value)}
+            />
+          )}
+        </Field>
+      ) : null}
       <div className="flex flex-wrap items-center gap-3">
         <button
           type="button"
           className="btn btn-primary btn-loud"
-          disabled={isBusy || isMoved}
+          disabled={isBusy || isMoved || (isDated && onDay === "")}
           onClick={() => void take()}
         >
           {isBest ? "Take this route" : `Take it: ${inSentence(routeLabel(chosen, names))}`}

@@ -1,4 +1,4 @@
-import type { Action, DecisionCase } from "@/core/decision/action";
+import type { Action, ActionKind, DecisionCase } from "@/core/decision/action";
 import type { Decision } from "@/core/decision/decide";
 import type { Route, RouteId } from "@/core/decision/routes";
 import { isEnd, type Opinion, type SchoolId } from "@/core/decision/schools";
@@ -75,6 +75,22 @@ const isMotor = (step: Route["steps"][number] | undefined): boolean => step?.act
 const motorLast = (steps: Route["steps"]): string =>
   isMotor(steps[1]) ? "another motor if that fails" : "another motor if the repairs fail";
 
+/** The kinds of action that give a route its name. */
+const NAMED_BY: Readonly<Partial<Record<RouteId, readonly ActionKind[]>>> = {
+  clean: ["easier"],
+  pair: ["pair"],
+  donor: ["donor", "donor-motor"],
+  assembly: ["assembly"],
+};
+
+/** What gives the route its name, where something else is done before it. */
+function laterName({ id, steps }: Route, names: RouteNames): string {
+  const kinds = NAMED_BY[id];
+  const at = kinds ? steps.findIndex(({ action }) => kinds.includes(action.kind)) : 0;
+  const step = at > 0 ? steps[at] : undefined;
+  return step ? `, then ${inSentence(actionLabel(step.action, names))}` : "";
+}
+
 export function routeLabel(route: Route, names: RouteNames): string {
   const { id, steps } = route;
   const end = ENDS[id];
@@ -85,7 +101,7 @@ export function routeLabel(route: Route, names: RouteNames): string {
   }
   const first = steps[0] ? actionLabel(steps[0].action, names) : "";
   if (id === "hold") return `Hold it ${route.holdDays} days for the next order, then ${inSentence(first)}`;
-  return id === "then-motor" ? `${first}, ${motorLast(steps)}` : first;
+  return id === "then-motor" ? `${first}, ${motorLast(steps)}` : `${first}${laterName(route, names)}`;
 }
 
 /** A first step that fails more often than this is told with the second. */

@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
-import { cheapestEnd } from "@/core/decision/action";
+import { type ActionKind, cheapestEnd } from "@/core/decision/action";
 import { decide, needsProof, refusedRepairs } from "@/core/decision/decide";
 import { decisionCase } from "@/core/decision/decision-case";
 import { walk } from "@/core/decision/plan";
-import { lookFirst } from "@/core/decision/routes";
+import { lookFirst, type RouteId } from "@/core/decision/routes";
 import { isEnd } from "@/core/decision/schools";
 import { searchIn } from "@/core/decision/search";
 import { caseFacts, isolationCosts, jobCosts } from "@/core/job/deciding/job-costs";
@@ -136,11 +136,10 @@ describe("what may not be decided", () => {
   });
 
   it("a motor, another machine or a dear part waits for a proof; a cheap part, another shop and a halt do not", () => {
-    const gate = (
-      id: "motor" | "part" | "replace" | "trade" | "hold",
-      kind: "motor" | "repair" | undefined,
-      cashMinor: number,
-    ) => needsProof({ id, kind, cashMinor }, 20_000, 0.25);
+    const gate = (id: RouteId, kind: ActionKind | undefined, cashMinor: number, repairs = ["fit-belt"]) =>
+      needsProof({ id, kind, repairs, cashMinor }, 20_000, 0.25);
+    expect(gate("part", "repair", 100, ["fit-motor"])).toBe(true);
+    expect(gate("donor", "donor", 100, ["fit-motor"])).toBe(true);
     expect(gate("motor", "motor", 100)).toBe(true);
     expect(gate("hold", "motor", 100)).toBe(true);
     expect(gate("replace", undefined, 0)).toBe(true);

@@ -1,5 +1,5 @@
 import type { ActionKind } from "@/core/decision/action";
-import { needsProof } from "@/core/decision/decide";
+import { firstBuyOf, needsProof } from "@/core/decision/decide";
 import type { Step } from "@/core/decision/plan";
 import type { Route } from "@/core/decision/routes";
 import { isEnd } from "@/core/decision/schools";
@@ -105,9 +105,8 @@ export const complete: Completion<"decision"> = async (draft, { view, shopContex
   if (!route) return noRoute(draft, decision);
   const machine = decision.routes.find(({ id }) => id === "replace")?.mean ?? 0;
   const share = shopContext.parameters["unproven-part-share"];
-  const isUnproven =
-    !isolation.purchaseGate.open &&
-    needsProof({ id: route.id, kind: first?.kind, cashMinor: first?.cashMinor ?? 0 }, machine, share);
+  const buy = isNamed && first ? { id: route.id, ...first } : firstBuyOf(route);
+  const isUnproven = !isolation.purchaseGate.open && needsProof(buy, machine, share);
   if (isUnproven && draft.overrideWhy.trim() === "")
     return fail(
       issue(
