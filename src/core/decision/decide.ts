@@ -97,6 +97,9 @@ export function decide(options: DecisionCase, around: Around = {}): Decision {
   };
 }
 
+/** Share of a slider's reach that counts as its end. */
+const AT_THE_END = 0.005;
+
 /** Figures that were moved, by slider. */
 export type Moved = Readonly<Partial<Record<Slider["id"], number>>>;
 
@@ -129,7 +132,9 @@ export function firstAction(options: DecisionCase): Action | undefined {
  */
 export function notchesOf(options: DecisionCase, first = firstAction(options)): readonly Notched[] {
   return slidersOf(options, first).map((slider) => {
-    const flips = flipsOf(slider);
+    // Nobody stands at the very end of a slider: a notch there is none.
+    const least = slider.from + AT_THE_END * (slider.to - slider.from);
+    const flips = flipsOf(slider).filter(({ at }) => at >= least);
     const { at: _at, ...rest } = slider;
     return { ...rest, flips, nearest: nearestFlip(flips, slider.now) };
   });

@@ -7,6 +7,8 @@ const REACH = 4;
 /** Highest rate that is asked about, minor units a minute: 120.00 an hour. */
 const MOST_A_MINUTE = 200;
 const MOST_CHANCE = 0.98;
+/** What costs less is not asked about. Minor units. */
+const LEAST_PRICE = 100;
 
 const moved = (spread: Spread, likely: number): Spread =>
   spread.likely > 0
@@ -67,7 +69,7 @@ function withMachine(options: DecisionCase, id: End["id"], minor: number): Decis
 
 /**
  * The figures that can be moved for what is done first: its price, the chance of the cause it speaks of, the price of an
- * hour, and that of another machine. What costs nothing, and a cause that is sure, have no slider.
+ * hour, and that of another machine. What costs next to nothing, and a cause that is sure, have no slider.
  */
 export function slidersOf(options: DecisionCase, first: Action | undefined): readonly Slider[] {
   const machine = sureEnd(options);
@@ -97,7 +99,7 @@ export function slidersOf(options: DecisionCase, first: Action | undefined): rea
       to: MOST_CHANCE,
       at: (value) => withChance(options, cause, value),
     });
-  if (first && first.cash.likely > 0)
+  if (first && first.cash.likely >= LEAST_PRICE)
     sliders.push({
       id: "price",
       now: first.cash.likely,
