@@ -77,6 +77,7 @@ export const TERN_QUAY: Settings = {
     "discharge-resistor",
     "series-lamp",
     "thermometer",
+    "bearing-puller",
   ],
   leadOhms: "0.2",
   residualOutlet: "green socket, left bench",

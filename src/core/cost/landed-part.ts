@@ -1,7 +1,9 @@
 /** What a part costs by the time it lies on the bench. */
 export interface Landed {
-  /** With mark-up and postage, minor units. */
+  /** With mark-up, postage and tools, minor units. */
   readonly cashMinor: number;
+  /** Of it what a tool costs that must be bought for it. */
+  readonly toolMinor: number;
   /** Days until it is there. */
   readonly days: number;
 }
@@ -15,6 +17,8 @@ export interface Delivery {
   readonly usualDays: number;
   /** Up to this price a part is taken to lie in the shop. */
   readonly inShopMost: number;
+  /** What a tool costs that the shop does not have. */
+  readonly toolMinor?: number | undefined;
 }
 
 /**
@@ -25,11 +29,12 @@ export interface Delivery {
 export function landedPart(
   priceMinor: number,
   days: number | undefined,
-  { markupPercent, postageMinor, usualDays, inShopMost }: Delivery,
+  { markupPercent, postageMinor, usualDays, inShopMost, toolMinor = 0 }: Delivery,
 ): Landed {
   const isHere = days === 0 || (days === undefined && priceMinor <= inShopMost);
   return {
-    cashMinor: priceMinor * (1 + markupPercent / 100) + (isHere ? 0 : postageMinor),
+    cashMinor: priceMinor * (1 + markupPercent / 100) + (isHere ? 0 : postageMinor) + toolMinor,
+    toolMinor,
     days: isHere ? 0 : (days ?? usualDays),
   };
 }

@@ -15,11 +15,9 @@ export type ActionKind =
   /** Given back as it runs, with a day on which it is looked at again. */
   | "retest";
 
-/** Minutes by what they go into. */
+/** Minutes by what they go into: the work with opening and closing, and the run that shows whether it helped. */
 export interface StageMinutes {
-  readonly access: number;
   readonly work: number;
-  readonly refit: number;
   readonly tests: number;
 }
 
@@ -38,8 +36,8 @@ export interface Action {
   readonly years?: number | undefined;
   /** What is likely to fail next costs so much more, or less, than otherwise, when this cured it. */
   readonly later?: number | undefined;
-  /** Months for which a failure of it is somebody else's cost. */
-  readonly warrantyMonths?: number | undefined;
+  /** Of the cash what a tool costs that must be bought for it. */
+  readonly toolMinor?: number | undefined;
   /** Other actions whose parts it buys too: their prices are in its own. */
   readonly buys?: readonly string[] | undefined;
 }
@@ -79,7 +77,6 @@ export interface End {
   /** Chance that it gives a machine that runs; where it does not, the surest end follows. */
   readonly success: number;
   readonly years: number;
-  readonly warrantyMonths?: number | undefined;
   /** Its price stands for that of another machine, as nobody has said otherwise: it moves with it. */
   readonly likeMachine?: boolean | undefined;
 }

@@ -101,8 +101,9 @@ function partWay(making: Making, { repairs, chance, cures, minutes, partMinor }:
     repairs,
     cash: cashAround(cash, settledIn(making, repairs), parameters),
     minutes: minutesAround(minutes, parameters),
-    stages: { access: 0, work: minutes - tests, refit: 0, tests },
+    stages: { work: minutes - tests, tests },
     days,
+    toolMinor: repairs.reduce((sum, id) => sum + (facts.parts.get(id)?.toolMinor ?? 0), 0),
     success: chance > 0 ? Math.min(1, cures / chance) : 0,
   };
 }
@@ -127,7 +128,7 @@ function easierWay(making: Making, trial: DecisionTrial, repair: Repair): Way[] 
       repairs: [id],
       cash: cashAround(beside.cashMinor, 0, parameters),
       minutes: minutesAround(easier.minutes + beside.minutes, parameters),
-      stages: { access: 0, work: easier.minutes + beside.minutes - tests, refit: 0, tests },
+      stages: { work: easier.minutes + beside.minutes - tests, tests },
       days: 0,
       success: easier.cures,
     },

@@ -276,6 +276,7 @@ function tableIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] 
       ...notIn(stations, "tables/repairs", "station", row.replaces ?? []),
       ...notIn(faults, "tables/repairs", "fault", Object.keys(row.brings ?? {})),
       ...notIn(repairs, "tables/repairs", "repair", [row.neighbour?.repair ?? row.id]),
+      ...notIn(idsOf(tables.kit), "tables/repairs", "tool", row.tool === undefined ? [] : [row.tool]),
     ]),
     ...kindIssues(tables),
     ...tables.inseparable.flatMap((row) => [

@@ -121,6 +121,8 @@ export const ROWS = {
     })
       .optional()
       .default(undefined),
+    /** What it cannot be done without: bought where the shop does not have it. */
+    tool: yup.string(),
     /** What is likely to fail next, and is open to the hand while this is done. `fails`: chance before the machine is at its end; `saves`: minutes that need not be spent twice. */
     neighbour: strictObject({
       repair: words(),
@@ -192,7 +194,11 @@ export const ROWS = {
   seen: row({ label: words(), moveId: words(), outcomeId: words(), repair: words() }),
   /** A recall notice the shop keeps: words of the plate that name the machine, and what to do. */
   recalls: row({ label: words(), words: ids().min(1), notice: words() }),
-  kit: row({ label: words() }),
+  kit: row({
+    label: words(),
+    /** What it costs to buy, where a repair asks for it; minor units. */
+    buyMinor: finiteNumber().min(0),
+  }),
   /** Faults that no move tells apart: shown as one suspect, cured by one repair. */
   inseparable: row({ faults: ids().min(2), reason: words(), repair: words() }),
   /** Old id to the id that replaced it. */

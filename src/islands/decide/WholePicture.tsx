@@ -2,7 +2,7 @@ import type { Decision } from "@/core/decision/decide";
 import type { Route } from "@/core/decision/routes";
 import { formatChance, formatMoney } from "@/core/quantity/format";
 import { Fold } from "../fields/Fold";
-import { type RouteNames, routeLabel } from "../words/routes";
+import { type RouteNames, routeLabel, WARRANTY } from "../words/routes";
 
 interface PictureProps {
   readonly decision: Decision;
@@ -13,14 +13,27 @@ interface PictureProps {
 function rowsOf(route: Route, { best, hindsight }: Decision, money: (minor: number) => string) {
   const { cash, time, waiting, later, wrong, years, perYear, mean, steps } = route;
   const over = mean - best.mean;
+  const [first] = steps;
+  const minutes = (count: number): string => `${Math.round(count)} min`;
+  const tool = steps.reduce((sum, { made, action }) => sum + made * (action.toolMinor ?? 0), 0);
   return [
     ["parts and machines", money(cash)],
+    ...(tool >= 1 ? [["of it a tool to buy", money(tool)]] : []),
     ["time", money(time)],
+    ...(first?.action.stages
+      ? [
+          [
+            "first step",
+            `${minutes(first.action.stages.work)} work, ${minutes(first.action.stages.tests)} run`,
+          ],
+        ]
+      : []),
     ...(waiting >= 1 ? [["waiting", money(waiting)]] : []),
     ...(later <= -1 ? [["saved on what fails next", money(-later)]] : []),
     ...(steps.length > 0 ? [["ends it at once", formatChance(1 - wrong)]] : []),
     ["years after it", years < 0.05 ? "none" : years.toFixed(1)],
     ["a year", perYear === null ? "–" : money(perYear)],
+    ["warranty", WARRANTY[route.id]],
     ["above the best", over < 0.5 ? "–" : money(over)],
     ["above knowing the cause", money(Math.max(0, mean - hindsight))],
   ] as const;

@@ -34,13 +34,13 @@ export type ShownIsolation =
 export function requestOf(
   screen: JobScreen,
   shop: Shop,
-  { access, archetypes, stations, faults, repairs }: Knowledge,
+  { access, archetypes, stations, faults, repairs, kit }: Knowledge,
 ) {
   const withheld = { guardsOn: screen.liveGaps("guards-on"), measured: screen.liveGaps("measured") };
   return isolationRequest(
     screen.job,
     { bench: screen.bench, unsettled: screen.gaps("turning-inside"), withheld },
-    { ...shop, access, archetypes, stations, faults, repairs },
+    { ...shop, access, archetypes, stations, faults, repairs, kit },
   );
 }
 

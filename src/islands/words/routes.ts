@@ -34,6 +34,24 @@ const ENDS: Readonly<Partial<Record<RouteId, string>>> = {
   stop: "Stop and hand it back unrepaired",
 };
 
+/** Who stands for what, as a rule; local law and the seller's word come first. */
+export const WARRANTY: Readonly<Record<RouteId, string>> = {
+  part: "on the part, its seller’s",
+  clean: "none",
+  pair: "on the parts, their seller’s",
+  donor: "none on a used part",
+  "then-motor": "on what is bought, its seller’s",
+  motor: "on the motor, its seller’s",
+  assembly: "on the assembly, its seller’s",
+  measure: "as what follows",
+  hold: "on the part, its seller’s",
+  retest: "none",
+  replace: "the new machine’s",
+  "second-hand": "seldom any",
+  trade: "the other shop’s",
+  stop: "none",
+};
+
 export const routeName = (id: RouteId): string => AGAINST[id];
 
 /** What is done in a step; where nothing may be wrong any more, that is to run it. */

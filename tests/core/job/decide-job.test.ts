@@ -12,7 +12,7 @@ import { KNOWLEDGE, PARAMETERS } from "../shop-context";
 
 type Typed = Readonly<Record<string, number>>;
 const MACHINE = { family: "capacitor-start" } as const;
-const SETTINGS = { partsMarkupPercent: 20 };
+const SETTINGS = { partsMarkupPercent: 20, kit: [] as string[] };
 
 /** A machine as it was answered about, with what was typed, decided about as the shop does. */
 function decided(said: readonly Said[], typed: Typed = { machine: 24_000 }, machine: object = MACHINE) {
@@ -114,6 +114,23 @@ describe("a decision on the shop's own knowledge", () => {
     const { options, decision } = decided(HUMS, { machine: 24_000, worth: 500 });
     expect(cheapestEnd(options).id).toBe("stop");
     expect(decision.best.id).toBe("stop");
+  });
+});
+
+describe("a tool that the shop does not have", () => {
+  it("is bought with the first bearing, and with none where the shop has it or has said nothing", () => {
+    const cash = (kit: string[]): number => {
+      const costs = jobCosts({ said: {}, parts: [] }, MACHINE, {
+        ...KNOWLEDGE,
+        parameters: PARAMETERS,
+        settings: { partsMarkupPercent: 0, kit },
+      });
+      return costs.parts.get("fit-bearings")?.cashMinor ?? 0;
+    };
+    const puller = KNOWLEDGE.kit.find(({ id }) => id === "bearing-puller")?.buyMinor ?? 0;
+    expect(puller).toBeGreaterThan(0);
+    expect(cash(["series-lamp"]) - cash(["series-lamp", "bearing-puller"])).toBe(puller);
+    expect(cash([])).toBe(cash(["bearing-puller"]));
   });
 });
 

@@ -15,8 +15,9 @@ export interface CostContext {
   readonly repairs: Knowledge["repairs"];
   readonly families: Knowledge["families"];
   readonly archetypes: Knowledge["archetypes"];
+  readonly kit: Knowledge["kit"];
   readonly parameters: Parameters;
-  readonly settings: { readonly partsMarkupPercent: number };
+  readonly settings: { readonly partsMarkupPercent: number; readonly kit: readonly string[] };
 }
 
 /** What a job's parts, time and ends cost: the one source of Isolate's figures and of Decide's. Money in minor units. */
@@ -43,6 +44,15 @@ function daysOf({ parts }: Pick<JobView, "parts">, forPart: string | undefined):
 
 type Priced = Pick<JobView, "said" | "parts">;
 
+/** What the tool of a repair costs where the shop has said what it has, and that is not among it. */
+function toolMinor(
+  tool: string | undefined,
+  { kit, settings }: Pick<CostContext, "kit" | "settings">,
+): number {
+  if (tool === undefined || settings.kit.length === 0 || settings.kit.includes(tool)) return 0;
+  return kit.find(({ id }) => id === tool)?.buyMinor ?? 0;
+}
+
 /** What each part costs by the time it is there: as typed or chosen, or as its kind has it. */
 export function jobCosts(view: Priced, machine: KindOfMachine, context: CostContext): JobCosts {
   const { parameters, settings, archetypes } = context;
@@ -55,9 +65,12 @@ export function jobCosts(view: Priced, machine: KindOfMachine, context: CostCont
     inShopMost: parameters["stock-part-most"],
   };
   const parts = new Map(
-    repairsOn(machine, context).map(({ id, partMinor, forPart }) => [
+    repairsOn(machine, context).map(({ id, partMinor, forPart, tool }) => [
       id,
-      landedPart(said[id]?.minor ?? partMinor, daysOf(view, forPart), delivery),
+      landedPart(said[id]?.minor ?? partMinor, daysOf(view, forPart), {
+        ...delivery,
+        toolMinor: toolMinor(tool, context),
+      }),
     ]),
   );
   const assemblyId = kind?.assembly ? `assembly:${kind.assembly.id}` : "";

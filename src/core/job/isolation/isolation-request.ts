@@ -29,6 +29,7 @@ export interface RequestContext {
   readonly faults: Knowledge["faults"];
   readonly families: Knowledge["families"];
   readonly repairs: Knowledge["repairs"];
+  readonly kit: Knowledge["kit"];
   readonly parameters: Parameters;
   readonly settings: {
     readonly currency: string;
