@@ -15,13 +15,20 @@ const MACHINE = { family: "capacitor-start" } as const;
 const SETTINGS = { partsMarkupPercent: 20, kit: [] as string[] };
 
 /** A machine as it was answered about, with what was typed, decided about as the shop does. */
-function decided(said: readonly Said[], typed: Typed = { machine: 24_000 }, machine: object = MACHINE) {
+const SAFE = { failing: [], toldSeq: 0, incidents: [] };
+
+function decided(
+  said: readonly Said[],
+  typed: Typed = { machine: 24_000 },
+  machine: object = MACHINE,
+  live: object = SAFE,
+) {
   const view = {
     said: Object.fromEntries(
       Object.entries(typed).map(([of, minor]) => [of, { minor, low: null, high: null }]),
     ),
     parts: [],
-    live: { failing: [] },
+    live,
   } as never;
   const kind = machine as typeof MACHINE;
   const costs = jobCosts(view, kind, { ...KNOWLEDGE, parameters: PARAMETERS, settings: SETTINGS });
@@ -135,6 +142,23 @@ describe("a tool that the shop does not have", () => {
 });
 
 describe("what may not be decided", () => {
+  it("what cannot be found any more is given back with a day, but never where it tingled, smoked or failed a test", () => {
+    const trials = [
+      { repairs: [], chance: 0.7, cures: 0.7, minutes: 15, partMinor: 0 },
+      { repairs: ["fit-switch"], chance: 0.3, cures: 0.28, minutes: 33, partMinor: 1350 },
+    ];
+    const hasRetest = (live: object): boolean => {
+      const view = { said: {}, parts: [], live } as never;
+      const costs = jobCosts(view, MACHINE, { ...KNOWLEDGE, parameters: PARAMETERS, settings: SETTINGS });
+      const options = decisionCase(trials, caseFacts(view, MACHINE, costs), KNOWLEDGE, PARAMETERS);
+      return decide(options).routes.some(({ id }) => id === "retest");
+    };
+    expect(hasRetest(SAFE)).toBe(true);
+    expect(hasRetest({ ...SAFE, failing: ["earth-continuity"] })).toBe(false);
+    expect(hasRetest({ ...SAFE, toldSeq: 3 })).toBe(false);
+    expect(hasRetest({ ...SAFE, incidents: [{ seq: 4 }] })).toBe(false);
+  });
+
   it("fuse open with a locked shaft: the fuse is refused as a route, since it only changes the consequence", () => {
     const { found, decision } = decided([
       ["owner-report", "nothing"],

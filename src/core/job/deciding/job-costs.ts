@@ -114,6 +114,7 @@ export function caseFacts(
     machine,
     minuteMinor: rate === 0 ? 0 : costs.minuteMinor,
     donors: new Map(donors),
-    isUnsafe: hasFailedTest(view),
+    // What failed a test, smoked, smelt, tingled or was wet is not given back to be watched, whatever it would save.
+    isUnsafe: hasFailedTest(view) || view.live.toldSeq > 0 || view.live.incidents.length > 0,
   };
 }
