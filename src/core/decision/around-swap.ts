@@ -11,6 +11,8 @@ import {
   ratioOf,
 } from "./blocks";
 
+/** Up to so many causes every set of them is weighed around a swap. */
+export const FEW_CAUSES = 6;
 /** Of what a swap may leave, so many of the likeliest are weighed on both sides of it. */
 const MOST_LEFT = 3;
 /** Up to so many blocks every set of them is weighed before the swap; beyond, the best by chance ÷ cost. */
@@ -99,7 +101,7 @@ function sidesOf({ options, keys, isFirst }: Around, free: readonly Block[]): re
           gaining: at < count ? side.gaining : [...side.gaining, jobs.slice(count)],
           done: at < count ? new Set([...side.done, place]) : side.done,
         });
-        if (isFirst || place >= MOST_LEFT) return [split(0)];
+        if (isFirst || place >= (options.causes.length > FEW_CAUSES ? 1 : MOST_LEFT)) return [split(0)];
         return [split(0), split(at + 1), ...(at > 0 ? [split(at)] : [])];
       });
     },
@@ -230,8 +232,8 @@ function expectedOf(around: Around, side: Side, set: readonly Block[]): number {
 }
 
 /** Which of the blocks that the swap makes needless may come before it. In falling ratio, as they came. */
-function setsBefore(covered: readonly Block[]): (readonly Block[])[] {
-  if (covered.length > MOST_SETS)
+function setsBefore(covered: readonly Block[], isFew: boolean): (readonly Block[])[] {
+  if (!isFew || covered.length > MOST_SETS)
     return Array.from({ length: covered.length + 1 }, (_, count) => covered.slice(0, count));
   // No block without those of the same cause that come before it.
   const needs = covered.map((block, at) =>
@@ -258,6 +260,7 @@ export function aroundSwap(
   { isFirst, isAlone }: { readonly isFirst: boolean; readonly isAlone: boolean },
 ): (chosen: Chosen) => Ordered {
   const around = aroundOf(options, giveUp, index, isFirst);
+  const isFew = options.causes.length <= FEW_CAUSES;
   return (chosen) => {
     const covered: Block[] = [];
     const free: Block[] = [];
@@ -265,7 +268,7 @@ export function aroundSwap(
       (around.leaves[cause] === UNTOUCHED ? free : covered).push(...blocks);
     covered.sort(byRatio);
     free.sort(byRatio);
-    const sets = isFirst || isAlone ? [[]] : setsBefore(covered);
+    const sets = isFirst || isAlone ? [[]] : setsBefore(covered, isFew);
     let best: { readonly side: Side; readonly set: readonly Block[] } | undefined;
     let least = Number.POSITIVE_INFINITY;
     for (const side of sidesOf(around, free))

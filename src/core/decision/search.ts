@@ -1,5 +1,5 @@
 import { type ActionKind, cheapestEnd, costOf, type DecisionCase, endCost } from "./action";
-import { aroundSwap } from "./around-swap";
+import { aroundSwap, FEW_CAUSES } from "./around-swap";
 import {
   type Block,
   blocksOf,
@@ -29,6 +29,8 @@ export interface Allowed {
 /** Below this many choices of ways every one is weighed; above, one cause at a time until none is better. */
 const ALL_CHOICES = 40;
 const MOST_ROUNDS = 4;
+/** Of many causes so many of the likeliest are tried around a swap: what is left of the rest is told by the plan's cost. */
+const MOST_AROUND = 12;
 
 /** A cause with every choice of its ways as blocks, all of them first. */
 interface Choices {
@@ -144,6 +146,20 @@ function byRounds(all: readonly Choices[], giveUp: number): Chosen {
   return chosen;
 }
 
+/** Chance that nothing of all this cures. */
+function leastWrong(all: readonly Ways[]): number {
+  return all.reduce(
+    (wrong, { chance, open, success }) =>
+      wrong - chance * (1 - open.reduce((left, at) => left * (1 - (success[at] ?? 0)), 1)),
+    1,
+  );
+}
+
+/** Whether any of the ways could ever pay: what is worth less for its cost than giving up at the very end never does. */
+function isWorthTrying({ chance, open, cost, success }: Ways, from: number): boolean {
+  return open.some((at) => ratioOf(chance * (success[at] ?? 0), cost[at] ?? 0) > Math.max(0, from));
+}
+
 /** A search in one case: what several plans have in common is worked out once. */
 export type Search = (allowed: Allowed) => Plan;
 
@@ -171,22 +187,38 @@ export function searchIn(options: DecisionCase, allChoices = ALL_CHOICES): Searc
       }
       return { cause, chance, open: places, cost, success };
     });
+    const isFew = options.causes.length <= FEW_CAUSES;
+    const least = isFew ? allChoices : Math.min(allChoices, 1);
     const count = open.reduce((product, ways) => product * Math.max(1, 2 ** ways.open.length - 1), 1);
-    const all = choicesOf(open, count > allChoices);
-    const chosen = count <= allChoices ? everyChoice(all) : [byRounds(all, giveUp)];
+    const from = giveUp > 0 && !isFew ? leastWrong(open) / giveUp : 0;
+    const all = choicesOf(
+      open.filter((ways) => isWorthTrying(ways, from)),
+      count > least,
+    );
+    const chosen = count <= least ? everyChoice(all) : [byRounds(all, giveUp)];
     kept.set(key, chosen);
     return chosen;
   };
+  const isLikely = likeliest(options, MOST_AROUND);
   return ({ ways, swap, isFirst, isAlone }) => {
     const weigh =
       swap === undefined
         ? (chosen: Chosen) => waysAlone(chosen, giveUp)
         : aroundSwap(options, giveUp, swap, { isFirst: isFirst === true, isAlone: isAlone === true });
     let best: Ordered | undefined;
-    for (const chosen of chosenFor(ways)) {
+    for (const all of chosenFor(ways)) {
+      const chosen = swap === undefined ? all : all.filter(({ cause }) => isLikely.has(cause));
       const found = weigh(chosen);
       if (!best || found.expected < best.expected - 1e-9) best = found;
     }
     return { refs: (best?.blocks ?? []).flatMap(({ jobs }) => jobs.map(({ ref }) => ref)), end: end.id };
   };
+}
+
+/** The likeliest causes by their places. */
+function likeliest({ causes }: DecisionCase, most: number): ReadonlySet<number> {
+  const places = causes.map((_, place) => place);
+  if (places.length <= most) return new Set(places);
+  const chance = (place: number): number => causes[place]?.chance ?? 0;
+  return new Set(places.sort((one, other) => chance(other) - chance(one)).slice(0, most));
 }
