@@ -1,3 +1,4 @@
+import { isEnd } from "@/core/decision/schools";
 import { latestBy } from "@/core/job/log/lines";
 import type { JobView } from "@/core/job/log/reduce";
 import type { Bill } from "@/core/job/sign-off/bill";
@@ -94,6 +95,20 @@ function done(view: JobView): string[] {
   ];
 }
 
+/** The other way by its price, where an end was chosen and held against a repair. */
+function notWorthIt(
+  { route, mean, against }: NonNullable<JobView["decision"]>,
+  money: (minor: number) => string,
+): string {
+  if (!isEnd({ id: route }) || isEnd({ id: against.route })) return "";
+  const other = {
+    replace: `, another machine about ${money(mean)}`,
+    "second-hand": `, a second-hand machine about ${money(mean)}`,
+    trade: `, another shop about ${money(mean)}`,
+  }[route as string];
+  return `A repair would have cost about ${money(against.mean)} with what it may still lead to${other ?? ""}: the repair is not worth it.`;
+}
+
 /** Why nothing was repaired, with the two prices where they were worked out. */
 function notRepaired(view: JobView, { shop }: LetterContext): string[] {
   const money = (minor: number): string => formatMoney(Math.round(minor), shop.settings.currency);
@@ -108,11 +123,7 @@ function notRepaired(view: JobView, { shop }: LetterContext): string[] {
     ownerSaid?.answer === "no"
       ? `You decided against the repair${against.length > 0 ? `: ${against.join(", and ")}` : ""}.`
       : "";
-  const prices =
-    decision?.route === "replace" || decision?.route === "second-hand"
-      ? `A repair would have cost about ${money(decision.against.mean)} with what it may still lead to, another machine about ${money(decision.mean)}: the repair is not worth it.`
-      : "";
-  return [said, prices];
+  return [said, decision ? notWorthIt(decision, money) : ""];
 }
 
 function asked({ ledger }: JobView, { shop }: LetterContext): string[] {

@@ -273,4 +273,30 @@ describe("the sheet", () => {
     expect(text).toMatch(/would have cost about €140\.00.*another machine about €90\.00/);
     expect(text).toContain("is not repaired.");
   });
+
+  it.each([
+    [
+      "stop",
+      "part",
+      /would have cost about €140\.00 with what it may still lead to: the repair is not worth it/,
+    ],
+    ["trade", "motor", /would have cost about €140\.00.*another shop about €90\.00/],
+    // Held against going without it: no repair was priced, and none is spoken of.
+    ["replace", "stop", /^(?!.*would have cost)/s],
+  ] as const)("where %s was held against %s", (route, against, says) => {
+    const ended: Line = [
+      "decision",
+      {
+        route,
+        repairs: [],
+        label: "Not mended here",
+        mean: 9000,
+        wrong: 0,
+        against: { route: against, mean: 14_000 },
+        overrideWhy: "",
+        otherWhy: "",
+      },
+    ];
+    expect(sheet(ended, signed("not-repaired")).textContent ?? "").toMatch(says);
+  });
 });

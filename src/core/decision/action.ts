@@ -1,5 +1,8 @@
 import type { Spread } from "./spread";
 
+/** The repair that condemns a motor, by whatever name it is fitted. */
+export const MOTOR = "fit-motor";
+
 /** What kind of thing an action is: it gives the route its name. */
 export type ActionKind =
   | "repair"

@@ -1,5 +1,4 @@
-import type { ActionKind, DecisionCase, Swap } from "./action";
-import { cheapestEnd } from "./action";
+import { type ActionKind, cheapestEnd, type DecisionCase, type Swap } from "./action";
 import { type Plan, walk } from "./plan";
 import type { MendId, RouteId } from "./routes";
 import { type Search, searchIn } from "./search";
@@ -56,8 +55,13 @@ function byWays(options: DecisionCase, search: Search): Candidate[] {
   return found;
 }
 
-/** A motor first, or an assembly, or a pair, each with repairs before it where that costs less. */
-/** @param alone what repairs without any swap cost */
+/** A pair is fitted in the place of the part alone; what is given back to be watched is given back first. */
+const placeOf = (kind: ActionKind) => ({ isAlone: kind === "pair", isFirst: kind === "retest" });
+
+/**
+ * A motor first, or an assembly, or a pair, each with repairs before it where that costs less.
+ * @param alone what repairs without any swap cost
+ */
 function bySwap(
   options: DecisionCase,
   search: Search,
@@ -67,10 +71,7 @@ function bySwap(
 ): Candidate[] {
   const id = SWAP_ROUTES[swap.kind];
   if (!id) return [];
-  if (id === "retest")
-    return [candidate(id, search({ ways: ALL_WAYS, swap: index, isFirst: true }), options)];
-  const isAlone = id === "pair";
-  const free = candidate(id, search({ ways: ALL_WAYS, swap: index, isAlone }), options);
+  const free = candidate(id, search({ ways: ALL_WAYS, swap: index, ...placeOf(swap.kind) }), options);
   if (id !== "motor") return [free];
   const first = candidate(id, search({ ways: ALL_WAYS, swap: index, isFirst: true }), options);
   const isLater = free.plan.refs[0]?.of !== "swap" && free.mean < Math.min(first.mean, alone) - LEAST_GAIN;
@@ -102,7 +103,9 @@ export function bestPlan(options: DecisionCase): Plan {
   const search = searchIn(options);
   const plans = [
     search({ ways: ALL_WAYS }),
-    ...options.swaps.map(({ kind }, swap) => search({ ways: ALL_WAYS, swap, isFirst: kind === "retest" })),
+    ...options.swaps.flatMap(({ kind, leaves }, swap) =>
+      leaves.size === 0 ? [] : [search({ ways: ALL_WAYS, swap, ...placeOf(kind) })],
+    ),
   ];
   let best: Plan = { refs: [], end: cheapestEnd(options).id };
   let least = walk(best, options).mean;

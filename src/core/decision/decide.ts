@@ -1,9 +1,10 @@
 import { LEAST_CURE } from "../cost/trial-cost";
-import type { Action, ActionKind, DecisionCase, EndId } from "./action";
+import { type Action, type ActionKind, type DecisionCase, type EndId, MOTOR } from "./action";
 import { type Flip, flipsOf, nearestFlip, type Slider } from "./break-even";
 import { bestPlan, candidates } from "./candidates";
 import { type Ceiling, withinCeiling } from "./ceiling";
 import { hindsightCost } from "./hindsight";
+import { walk } from "./plan";
 import { type Look, lookFirst, type Route, type RouteId, routeOf } from "./routes";
 import { isEnd, type Opinion, opinions } from "./schools";
 import { slidersOf } from "./sliders";
@@ -25,7 +26,10 @@ export interface Decision {
   /** Best first, which is the cheapest but for a look that hardly saves; at least one of them always ends it. */
   readonly routes: readonly Route[];
   readonly best: Route;
-  /** The route that comes second: what the best is held against. The best itself where there is no other. */
+  /**
+   * What the best is held against: the route that comes second; where it is an end, the cheapest way to mend. The best
+   * itself where there is no other.
+   */
   readonly next: Route;
   readonly opinions: readonly Opinion[];
   readonly agree: boolean;
@@ -89,7 +93,7 @@ export function decide(options: DecisionCase, around: Around = {}): Decision {
   return {
     routes,
     best,
-    next: routes[1] ?? best,
+    next: (isEnd(best) ? routes.find((route) => !isEnd(route)) : undefined) ?? routes[1] ?? best,
     opinions: said,
     agree: chosen.size <= 1,
     underCeiling: ceiling && withinCeiling(all, options, ceiling),
@@ -123,7 +127,7 @@ export function withMoved(options: DecisionCase, moved: Moved, first = firstActi
 /** What is done first where nothing was moved: what the sliders speak of. */
 export function firstAction(options: DecisionCase): Action | undefined {
   const [cheapest] = candidates(options);
-  return cheapest && routeOf(cheapest.id, cheapest.plan, options).steps[0]?.action;
+  return cheapest && walk(cheapest.plan, options).steps[0]?.action;
 }
 
 /**
@@ -172,7 +176,6 @@ export function refusedRepairs(
 
 /** Routes that buy nothing here. */
 const BUYS_NOTHING: ReadonlySet<RouteId> = new Set<RouteId>(["measure", "retest", "trade", "stop"]);
-const MOTOR = "fit-motor";
 /** Actions and ends that condemn a motor or the machine. */
 const CONDEMNS: ReadonlySet<string> = new Set<ActionKind | EndId>([
   "motor",

@@ -2,7 +2,17 @@ import type { Landed } from "../cost/landed-part";
 import { type KindOfMachine, repairsOn } from "../knowledge/kind-costs";
 import type { Parameters } from "../knowledge/parameters";
 import type { Knowledge, Repair } from "../knowledge/types";
-import type { Action, ActionKind, Cause, DecisionCase, End, LeftOver, Swap, Way } from "./action";
+import {
+  type Action,
+  type ActionKind,
+  type Cause,
+  type DecisionCase,
+  type End,
+  type LeftOver,
+  MOTOR,
+  type Swap,
+  type Way,
+} from "./action";
 import { around, exactly, type Spread } from "./spread";
 
 /** A repair that could be tried, as isolation hands it over. Costs in minor units, unrounded. */
@@ -38,7 +48,6 @@ export interface CaseFacts {
   readonly isUnsafe: boolean;
 }
 
-const MOTOR = "fit-motor";
 /** A thing that was here before is not to be looked for again with less chance than this. */
 const LEAST_RETEST = 0.1;
 const RETEST_MINUTES = 20;
@@ -138,7 +147,8 @@ function easierWay(making: Making, trial: DecisionTrial, repair: Repair): Way[] 
 function donorWay(making: Making, trial: DecisionTrial, repair: Repair, part: Way): Way[] {
   const { facts, parameters } = making;
   const minor = facts.donors.get(repair.id);
-  if (minor === undefined) return [];
+  // A motor out of a donor deals with all that is in it: it is a swap.
+  if (minor === undefined || repair.id === MOTOR) return [];
   return [
     {
       ...part,
@@ -222,7 +232,8 @@ function swapOf(
   return {
     id,
     kind,
-    repairs: [id],
+    // An assembly brings a new motor: what is done at the bench is written down as that.
+    repairs: [MOTOR],
     cash: cashAround(cash, isSettled ? cash : 0, parameters),
     minutes: minutesAround(minutes, parameters),
     days: landed?.days ?? 0,
@@ -235,6 +246,26 @@ function swapOf(
       }),
     ),
   };
+}
+
+/** The same out of a donor: here today, less sure, and for fewer years. */
+function donorMotor(
+  making: Making,
+  motor: SwapFacts,
+  cashMinor: number,
+  ...covered: [ReadonlySet<string>, readonly DecisionTrial[], readonly Cause[]]
+): Swap {
+  const { facts, parameters } = making;
+  const own: SwapFacts = {
+    ...motor,
+    id: `donor:${MOTOR}`,
+    kind: "donor-motor",
+    landed: { cashMinor, days: 0, toolMinor: 0 },
+    isSettled: true,
+    success: motor.success * parameters["donor-works"],
+  };
+  const years = facts.years * parameters["mended-years-share"] * parameters["donor-years-share"];
+  return { ...swapOf(making, own, ...covered), years };
 }
 
 /** A part and the one that is likely next, with the cover off once, one test and one postage. */
@@ -266,6 +297,7 @@ function pairsOf(making: Making, causes: readonly Cause[]): Swap[] {
         },
         minutes: minutesAround(part.minutes.likely + Math.max(0, neighbour.minutes - next.saves), parameters),
         stages: undefined,
+        toolMinor: (part.toolMinor ?? 0) + (landed?.toolMinor ?? 0),
         days: Math.max(part.days, landed?.days ?? 0),
         later: -laterOf(making, id),
         buys: [id, next.repair],
@@ -317,6 +349,9 @@ export function decisionCase(
   };
   const { assembly } = tables.archetypes.find(({ id }) => id === facts.machine.archetype) ?? {};
   const swaps = [swapOf(making, motor, repairsWithin(inMotor, tables), trials, causes)];
+  const donorMinor = facts.donors.get(MOTOR);
+  if (donorMinor !== undefined)
+    swaps.push(donorMotor(making, motor, donorMinor, repairsWithin(inMotor, tables), trials, causes));
   if (assembly) {
     const within = repairsWithin(new Set(assembly.stations), tables);
     const own: SwapFacts = {

@@ -1,11 +1,10 @@
 import { type DecisionCase, type EndId, sureEnd } from "./action";
 import type { Route, RouteId } from "./routes";
 
-export const SCHOOLS = ["expected", "share", "per-year", "surest", "thrift"] as const;
-export type SchoolId = (typeof SCHOOLS)[number];
+export type SchoolId = "expected" | "share" | "per-year" | "surest" | "thrift";
 
 /** Of what a like machine is worth at this age, more than this share is not spent on mending; less than that is just done. */
-export const MOST_SHARE = 0.5;
+const MOST_SHARE = 0.5;
 export const LEAST_SHARE = 0.1;
 /** Shares of chance that differ by less are the same to one who wants to be sure. */
 const SAME_CHANCE = 0.01;
@@ -29,7 +28,7 @@ function least(routes: readonly Route[], of: (route: Route) => number): Route | 
 }
 
 /** What a running machine like it is worth at its age: the price of another, by the years it still has. */
-export function worthAtAge(options: DecisionCase): number {
+function worthAtAge(options: DecisionCase): number {
   const { cash, years } = sureEnd(options);
   return years > 0 ? cash.likely * Math.min(1, options.years / years) : cash.likely;
 }

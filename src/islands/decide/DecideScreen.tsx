@@ -1,3 +1,4 @@
+import { addDays, format } from "date-fns";
 import { useMemo, useState } from "react";
 import { firstAction, type Moved, notchesOf, withMoved } from "@/core/decision/decide";
 import type { Route, RouteId } from "@/core/decision/routes";
@@ -7,6 +8,7 @@ import { decideJob, jobCase } from "@/core/job/deciding/decide-job";
 import { ownerOffer } from "@/core/job/deciding/owner-offer";
 import type { JobView } from "@/core/job/log/reduce";
 import type { Knowledge } from "@/core/knowledge/types";
+import { dayIn } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { NotCovered } from "../engine/NotCovered";
 import { useIsolation } from "../engine/use-isolation";
@@ -70,14 +72,18 @@ function useDecision({ job, shop, isolation, knowledge }: Omit<ReadyProps, "past
   const base = useMemo(() => jobCase(job, isolation, context), [job, isolation, context]);
   const first = useMemo(() => firstAction(base.options), [base]);
   const options = useMemo(() => withMoved(base.options, moved, first), [base, moved, first]);
-  const decision = useMemo(() => decideJob(job, isolation, context, moved), [job, isolation, context, moved]);
+  const decision = useMemo(
+    () => decideJob(job, isolation, context, moved, base),
+    [job, isolation, context, moved, base],
+  );
   const notched = useMemo(() => notchesOf(options, first), [options, first]);
   return { facts: base.facts, base: base.options, first, options, decision, notched };
 }
 
 /** The day some days on, as the shop's calendar has it. */
-function dayAfter(now: string, days: number): string {
-  return new Date(Date.parse(now) + days * 86_400_000).toISOString().slice(0, 10);
+function dayAfter({ now, settings }: Pick<Shop, "now" | "settings">, days: number): string {
+  const today = new Date(`${dayIn(now, settings.zone)}T12:00:00`);
+  return format(addDays(today, days), "yyyy-MM-dd");
 }
 
 function Ready(props: ReadyProps) {
@@ -130,7 +136,7 @@ function Ready(props: ReadyProps) {
           names={knowledge}
           decision={decision}
           chosen={chosen}
-          lookDay={dayAfter(shop.now, chosen.holdDays ?? VALID_DAYS)}
+          lookDay={dayAfter(shop, chosen.holdDays ?? VALID_DAYS)}
           isMoved={isMoved}
           onLeave={() => {
             setOwnId(undefined);
@@ -172,7 +178,7 @@ function Ready(props: ReadyProps) {
           names={knowledge}
           offer={offer}
           isEarly={decision.best.id === "measure"}
-          validUntil={dayAfter(shop.now, VALID_DAYS)}
+          validUntil={dayAfter(shop, VALID_DAYS)}
         />
       ) : null}
       <div className="mt-6">

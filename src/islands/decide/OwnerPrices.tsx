@@ -58,7 +58,10 @@ export function OwnerPrices({ job, shop, names, offer, isEarly, validUntil }: Ow
           <dd className="num text-2xl">
             {money(offer.mendMinor)}
             {offer.mendMostMinor > offer.mendMinor ? (
-              <span className="text-base text-soft"> at most {money(offer.mendMostMinor)}</span>
+              <span className="font-sans text-base text-soft">
+                {" "}
+                not above {money(offer.mendMostMinor)} without asking again
+              </span>
             ) : null}
           </dd>
         </div>

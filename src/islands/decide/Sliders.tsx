@@ -1,6 +1,6 @@
 import type { DecisionCase } from "@/core/decision/action";
 import type { Moved, Notched } from "@/core/decision/decide";
-import { formatMoney } from "@/core/quantity/format";
+import { formatChance, formatMoney } from "@/core/quantity/format";
 import { answerLabel, type RouteNames } from "../words/routes";
 
 interface SlidersProps {
@@ -15,6 +15,8 @@ interface SlidersProps {
 }
 
 const STEPS = 200;
+/** A chance below this has no figure. */
+const LEAST_NAMED = 0.05;
 /** At most so many notches carry their number: more cannot be told apart on a phone. */
 const MOST_NUMBERS = 4;
 
@@ -24,7 +26,8 @@ function nearness({ now, nearest, from, to }: Notched): number {
 }
 
 function figureOf(id: Notched["id"], value: number, currency: string): string {
-  if (id === "chance") return `${Math.round(value * 100)} %`;
+  // A chance is never said finer than it is known: to five percent, here too.
+  if (id === "chance") return formatChance(Math.max(value, LEAST_NAMED));
   return formatMoney(Math.round(value), currency);
 }
 

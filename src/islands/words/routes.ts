@@ -1,7 +1,7 @@
 import type { Action, ActionKind, DecisionCase } from "@/core/decision/action";
 import type { Decision } from "@/core/decision/decide";
 import type { Route, RouteId } from "@/core/decision/routes";
-import { isEnd, type Opinion, type SchoolId } from "@/core/decision/schools";
+import { isEnd, LEAST_SHARE, type Opinion, type SchoolId } from "@/core/decision/schools";
 import type { Knowledge, Repair } from "@/core/knowledge/types";
 import { formatChance, formatMoney } from "@/core/quantity/format";
 import { inSentence } from "./in-sentence";
@@ -216,7 +216,7 @@ export function opinionWords(
   switch (school) {
     case "share":
       return Number.isFinite(figure)
-        ? `${label} (mending takes ${Math.round(figure * 100)} % of its worth)`
+        ? `${label} (mending takes ${Math.round(figure * 100)} % of its worth${figure <= LEAST_SHARE ? ": just do it" : ""})`
         : label;
     case "per-year":
       return `${label} (${money(figure)} a year)`;

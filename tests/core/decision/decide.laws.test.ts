@@ -53,6 +53,56 @@ describe("laws of the decision", () => {
     );
   });
 
+  it("the plan that sliders and looks go by costs what the cheapest route does, a pair with what it saves later included", () => {
+    const withPair = smallCase.chain((given) =>
+      fc.tuple(fc.nat(60), fc.nat(4000), fc.nat(3000)).map(([minutes, cash, saved]): DecisionCase => {
+        const [first] = given.causes;
+        if (!first) return given;
+        const action = actionOf("pair", "pair", minutes, cash, { later: -Math.min(saved, cash) });
+        return { ...given, swaps: [...given.swaps, swapOf(action, 1, [first.id])] };
+      }),
+    );
+    fc.assert(
+      fc.property(withPair, (given) => {
+        expect(walk(bestPlan(given), given).mean).toBeCloseTo(candidates(given)[0]?.mean ?? 0, 6);
+      }),
+      RUNS,
+    );
+  });
+
+  it("of many causes repairs alone are still the cheapest of all orders, and no swap makes the best dearer", () => {
+    const many = fc.array(
+      fc.record({
+        weight: fc.integer({ min: 1, max: 100 }),
+        minutes: fc.nat(90),
+        cash: fc.integer({ min: 1, max: 8000 }),
+      }),
+      { minLength: 20, maxLength: 60 },
+    );
+    fc.assert(
+      fc.property(many, fc.integer({ min: 2000, max: 15_000 }), (rows, motor) => {
+        const sum = rows.reduce((all, { weight }) => all + weight, 30);
+        const causes = rows.map(({ weight, minutes, cash }, index) =>
+          causeOf(`c${index}`, weight / sum, wayOf("repair", `c${index}`, minutes, cash, 0.95)),
+        );
+        const inMotor = causes.filter((_, index) => index % 3 === 0).map(({ id }) => id);
+        const given = caseOf(
+          causes,
+          [swapOf(actionOf("motor", "fit-motor", 60, motor), 0.97, inMotor)],
+          24_000,
+        );
+        const trials = causes.map(({ chance, ways }) => ({
+          cures: chance * 0.95,
+          cost: (ways[0]?.minutes.likely ?? 0) * given.minuteMinor + (ways[0]?.cash.likely ?? 0),
+        }));
+        const alone = candidates({ ...given, swaps: [] })[0]?.mean ?? 0;
+        expect(alone).toBeCloseTo(trialCost(trials, 24_000), 6);
+        expect(decide(given).best.mean).toBeLessThanOrEqual(alone + 1e-6);
+      }),
+      RUNS,
+    );
+  });
+
   it("cheaper parts make no route dearer", () => {
     fc.assert(
       fc.property(smallCase, share, (given, by) => {

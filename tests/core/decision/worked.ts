@@ -108,6 +108,14 @@ export const WORKED: readonly Worked[] = [
     says: "Another machine: €60.00, against €138.84 for another motor. No repair is worth its chance.",
   },
   {
+    name: "the same where nobody said what it is worth: going without is no argument, the repair is",
+    given: caseOf([WINDING], [motor(60, 9000, ["fit-winding"])], 6000, {
+      ends: [endOf("replace", 6000), endOf("stop", 6000, { years: 0, likeMachine: true })],
+    }),
+    best: ["replace", 6000],
+    says: "Another machine: €60.00, against €138.84 for another motor. No repair is worth its chance.",
+  },
+  {
     name: "a motor burnt out in a dear machine: the motor",
     given: caseOf([WINDING], [motor(60, 9000, ["fit-winding"], 1)], 60_000),
     best: ["motor", 12_000 + 0.3 * 60_000],

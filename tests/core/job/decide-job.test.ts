@@ -1,12 +1,14 @@
 import { describe, expect, it } from "vitest";
 import { type ActionKind, cheapestEnd } from "@/core/decision/action";
-import { decide, needsProof, refusedRepairs } from "@/core/decision/decide";
+import { decide, firstBuyOf, needsProof, refusedRepairs } from "@/core/decision/decide";
 import { decisionCase } from "@/core/decision/decision-case";
 import { walk } from "@/core/decision/plan";
 import { lookFirst, type RouteId } from "@/core/decision/routes";
 import { isEnd } from "@/core/decision/schools";
 import { searchIn } from "@/core/decision/search";
+import { exactly } from "@/core/decision/spread";
 import { caseFacts, isolationCosts, jobCosts } from "@/core/job/deciding/job-costs";
+import { ownerOffer } from "@/core/job/deciding/owner-offer";
 import { isolated, type Said } from "../isolation/model";
 import { KNOWLEDGE, PARAMETERS } from "../shop-context";
 
@@ -121,6 +123,49 @@ describe("a decision on the shop's own knowledge", () => {
     const { options, decision } = decided(HUMS, { machine: 24_000, worth: 500 });
     expect(cheapestEnd(options).id).toBe("stop");
     expect(decision.best.id).toBe("stop");
+  });
+});
+
+describe("a motor out of a donor", () => {
+  it("deals with all that is in the motor, less surely and for fewer years, and waits for a proof like any motor", () => {
+    const { options, decision } = decided(HUMS, { machine: 24_000, "donor:fit-motor": 500 });
+    const [motor, donor] = (["motor", "donor-motor"] as const).map((kind) =>
+      options.swaps.find((swap) => swap.kind === kind),
+    );
+    expect([...(donor?.leaves.keys() ?? [])]).toEqual([...(motor?.leaves.keys() ?? [])]);
+    expect(donor?.success).toBeLessThan(motor?.success ?? 0);
+    expect(donor?.years).toBeLessThan(motor?.years ?? 0);
+    expect(donor?.cash.likely).toBe(500);
+    const route = decision.routes.find(({ id }) => id === "donor");
+    const first = { ...firstBuyOf({ id: "donor", steps: route?.steps ?? [] }), kind: "donor-motor" as const };
+    expect(needsProof(first, 24_000, 0.25)).toBe(true);
+  });
+});
+
+describe("what the owner is offered", () => {
+  const view = { secondsSpent: 600, takenIn: null, reopened: null, ownerSaid: null } as never;
+  const settings = { labourRateMinor: 6000, taxPercent: 0 };
+
+  it("is the bill of the first step, a ceiling at the highest figures, and no tool of the shop's", () => {
+    const { decision } = decided([...HUMS, ["start-capacitance", "below"]]);
+    const offer = ownerOffer(view, decision.routes, settings);
+    const [step] = offer?.mend.steps ?? [];
+    if (!offer || !step) throw new Error("nothing to offer");
+    const { minutes, cash } = step.action;
+    // Ten minutes so far and those of the step at 60.00 an hour, and its parts.
+    expect(offer.mendMinor).toBeCloseTo((10 + minutes.likely) * 100 + cash.likely, -0.5);
+    expect(offer.mendMostMinor).toBeGreaterThan(offer.mendMinor);
+    expect(offer.recommends).toBe("mend");
+    const tooled = { ...step, action: { ...step.action, toolMinor: 500, cash: exactly(cash.likely + 500) } };
+    const route = { ...offer.mend, steps: [tooled] };
+    const rest = decision.routes.filter(isEnd);
+    expect(ownerOffer(view, [route, ...rest], settings)?.mendMinor).toBe(offer.mendMinor);
+  });
+
+  it("advises against mending where an end costs less, and is none where nothing mends", () => {
+    const { decision } = decided(HUMS, { machine: 24_000, worth: 500 });
+    expect(ownerOffer(view, decision.routes, settings)?.recommends).toBe("other");
+    expect(ownerOffer(view, decision.routes.filter(isEnd), settings)).toBeUndefined();
   });
 });
 

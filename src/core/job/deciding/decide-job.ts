@@ -68,8 +68,8 @@ export function decideJob(
   found: Found,
   context: DecidingContext,
   moved: Moved = {},
+  { facts, options }: JobCase = jobCase(view, found, context),
 ): JobDecision {
-  const { facts, options } = jobCase(view, found, context);
   const { next } = found;
   const first = firstAction(options);
   const { chance: _chance, ...prices } = moved;

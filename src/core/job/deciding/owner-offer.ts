@@ -9,7 +9,7 @@ const LEAST_MADE = 0.1;
 /** Two prices and one recommendation: what an owner can say yes or no to. Minor units. */
 export interface OwnerOffer {
   readonly mend: Route;
-  /** The bill when the first step ends it, and when all that is likely enough has to be done. */
+  /** The bill when the first step ends it; and what it does not pass without asking: every step that is likely enough, each at its highest. */
   readonly mendMinor: number;
   readonly mendMostMinor: number;
   /** The other way, and what it costs the owner. */
@@ -23,16 +23,18 @@ interface OfferSettings {
   readonly taxPercent: number;
 }
 
-/** What the owner would be charged for some steps, the time so far included; parts are priced with their mark-up already. */
+/** What the owner would be charged for some steps, the time so far included. Parts carry their mark-up; a tool stays in the shop. */
 function billFor(
   view: JobView,
   steps: Route["steps"],
+  at: "likely" | "high",
   { labourRateMinor, taxPercent }: OfferSettings,
 ): number {
-  const minutes = steps.reduce((sum, { action }) => sum + action.minutes.likely, view.secondsSpent / 60);
+  const minutes = steps.reduce((sum, { action }) => sum + action.minutes[at], view.secondsSpent / 60);
+  const parts = steps.reduce((sum, { action }) => sum + action.cash[at] - (action.toolMinor ?? 0), 0);
   return billOf(view, {
     labourMinor: Math.round((minutes / 60) * labourRateMinor),
-    partsMinor: Math.round(steps.reduce((sum, { action }) => sum + action.cash.likely, 0)),
+    partsMinor: Math.round(parts),
     discountMinor: 0,
     isFree: false,
     taxPercent,
@@ -54,10 +56,11 @@ export function ownerOffer(
   const [best] = routes;
   return {
     mend,
-    mendMinor: billFor(view, mend.steps.slice(0, 1), settings),
+    mendMinor: billFor(view, mend.steps.slice(0, 1), "likely", settings),
     mendMostMinor: billFor(
       view,
       mend.steps.filter(({ made }, index) => index === 0 || made >= LEAST_MADE),
+      "high",
       settings,
     ),
     other: other.id,

@@ -1,6 +1,5 @@
 import type { ActionKind } from "@/core/decision/action";
 import { firstBuyOf, needsProof } from "@/core/decision/decide";
-import type { Step } from "@/core/decision/plan";
 import type { Route } from "@/core/decision/routes";
 import { isEnd } from "@/core/decision/schools";
 import type { Isolation } from "@/core/isolation/isolate";
@@ -40,11 +39,6 @@ interface First {
   readonly cures: number;
 }
 
-/** An assembly brings a new motor: what is done at the bench is written down as that. */
-function repairsOf({ action }: Step): readonly string[] {
-  return action.kind === "assembly" ? ["fit-motor"] : action.repairs;
-}
-
 /** The first step of the route as asked for: the cheapest, or one that the repairer would rather try first. */
 function firstOf(
   draft: Drafts["decision"],
@@ -60,7 +54,7 @@ function firstOf(
   const step = route?.steps[0];
   return (
     step && {
-      repairs: repairsOf(step),
+      repairs: step.action.repairs,
       kind: step.action.kind,
       cashMinor: step.action.cash.likely,
       cures: step.cures,
