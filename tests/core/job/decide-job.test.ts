@@ -162,6 +162,18 @@ describe("what the owner is offered", () => {
     expect(ownerOffer(view, [route, ...rest], settings)?.mendMinor).toBe(offer.mendMinor);
   });
 
+  it("asks for no more beforehand than the other way costs, but for the first step", () => {
+    const { decision } = decided(HUMS);
+    const offer = ownerOffer(view, decision.routes, settings);
+    if (!offer) throw new Error("nothing to offer");
+    const [, second] = offer.mend.steps;
+    const others = decision.routes.filter(isEnd).map((end) => ({ ...end, cash: 1 }));
+    const tight = ownerOffer(view, [offer.mend, ...others], settings);
+    expect(second).toBeDefined();
+    expect(tight?.mendMostMinor).toBeLessThan(offer.mendMostMinor);
+    expect(offer.mendMostMinor).toBeLessThanOrEqual(offer.otherMinor);
+  });
+
   it("advises against mending where an end costs less, and is none where nothing mends", () => {
     const { decision } = decided(HUMS, { machine: 24_000, worth: 500 });
     expect(ownerOffer(view, decision.routes, settings)?.recommends).toBe("other");

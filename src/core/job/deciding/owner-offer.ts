@@ -54,17 +54,17 @@ export function ownerOffer(
   const other = routes.find((route) => isEnd(route) && route.id !== "stop") ?? routes.find(isEnd);
   if (!mend || !other) return undefined;
   const [best] = routes;
+  const otherMinor = Math.round(other.cash);
+  const likely = mend.steps.filter(({ made }, index) => index === 0 || made >= LEAST_MADE);
+  // Nobody is asked to agree beforehand to more than the other way costs: then they are asked again.
+  const bills = likely.map((_, index) => billFor(view, likely.slice(0, index + 1), "high", settings));
+  const most = bills.filter((bill, index) => index === 0 || bill <= otherMinor);
   return {
     mend,
     mendMinor: billFor(view, mend.steps.slice(0, 1), "likely", settings),
-    mendMostMinor: billFor(
-      view,
-      mend.steps.filter(({ made }, index) => index === 0 || made >= LEAST_MADE),
-      "high",
-      settings,
-    ),
+    mendMostMinor: Math.max(...most),
     other: other.id,
-    otherMinor: Math.round(other.cash),
+    otherMinor,
     recommends: best && isEnd(best) ? "other" : "mend",
   };
 }
