@@ -27,7 +27,7 @@ export interface Allowed {
 }
 
 /** Below this many choices of ways every one is weighed; above, one cause at a time until none is better. */
-const ALL_CHOICES = 40;
+const ALL_CHOICES = 100;
 const MOST_ROUNDS = 4;
 /** Of many causes so many of the likeliest are tried around a swap: what is left of the rest is told by the plan's cost. */
 const MOST_AROUND = 12;
@@ -36,6 +36,12 @@ const MOST_AROUND = 12;
 interface Choices {
   readonly cause: number;
   readonly blocks: readonly (readonly Block[])[];
+}
+
+/** The choices of all causes that are worth trying, and those of them that are weighed. */
+interface Open {
+  readonly choices: readonly Choices[];
+  readonly chosen: readonly Chosen[];
 }
 
 /** What the ways of a cause cost and cure, and which of them may be used. */
@@ -146,6 +152,40 @@ function byRounds(all: readonly Choices[], giveUp: number): Chosen {
   return chosen;
 }
 
+type Weigh = (chosen: Chosen) => Ordered;
+
+function cheapest(all: readonly Chosen[], weigh: Weigh): Ordered | undefined {
+  let best: Ordered | undefined;
+  for (const chosen of all) {
+    const found = weigh(chosen);
+    if (!best || found.expected < best.expected - 1e-9) best = found;
+  }
+  return best;
+}
+
+/**
+ * From one choice of ways to cheaper ones, one cause after another, until none of them gains by another choice. Around a
+ * swap other ways are worth their cost than those that are best without it.
+ */
+function improved(choices: readonly Choices[], from: Chosen, weigh: Weigh): Ordered {
+  const chosen = [...from];
+  let best = weigh(chosen);
+  let unchanged = 0;
+  for (let turn = 0; turn < MOST_ROUNDS * choices.length && unchanged < choices.length; turn += 1) {
+    const at = turn % choices.length;
+    const { cause, blocks } = choices[at] ?? { cause: -1, blocks: [] };
+    unchanged += 1;
+    for (const own of blocks) {
+      const found = weigh(chosen.with(at, { cause, blocks: own }));
+      if (found.expected >= best.expected - 1e-9) continue;
+      best = found;
+      chosen[at] = { cause, blocks: own };
+      unchanged = 0;
+    }
+  }
+  return best;
+}
+
 /** Chance that nothing of all this cures. */
 function leastWrong(all: readonly Ways[]): number {
   return all.reduce(
@@ -165,14 +205,15 @@ export type Search = (allowed: Allowed) => Plan;
 
 /**
  * Searches for the cheapest plan with what is allowed: which ways, in which order, when to give up. The order is exact for
- * the ways chosen. The choice of ways is exact up to 40 choices; beyond, no other way of a single cause is cheaper, and
- * around a swap the ways are those that are best without it.
+ * the ways chosen. The choice of ways is exact up to 100 choices; beyond, no other way of a single cause is cheaper. Of
+ * more than six causes the ways around a swap are those that are best without it.
  */
 export function searchIn(options: DecisionCase, allChoices = ALL_CHOICES): Search {
   const end = cheapestEnd(options);
   const giveUp = endCost(end, options);
-  const kept = new Map<string, readonly Chosen[]>();
-  const chosenFor = (kinds: Allowed["ways"]): readonly Chosen[] => {
+  const isFew = options.causes.length <= FEW_CAUSES;
+  const kept = new Map<string, Open>();
+  const openFor = (kinds: Allowed["ways"]): Open => {
     const key = [...kinds].join();
     const known = kept.get(key);
     if (known) return known;
@@ -187,7 +228,6 @@ export function searchIn(options: DecisionCase, allChoices = ALL_CHOICES): Searc
       }
       return { cause, chance, open: places, cost, success };
     });
-    const isFew = options.causes.length <= FEW_CAUSES;
     const least = isFew ? allChoices : Math.min(allChoices, 1);
     const count = open.reduce((product, ways) => product * Math.max(1, 2 ** ways.open.length - 1), 1);
     const from = giveUp > 0 && !isFew ? leastWrong(open) / giveUp : 0;
@@ -195,21 +235,23 @@ export function searchIn(options: DecisionCase, allChoices = ALL_CHOICES): Searc
       open.filter((ways) => isWorthTrying(ways, from)),
       count > least,
     );
-    const chosen = count <= least ? everyChoice(all) : [byRounds(all, giveUp)];
-    kept.set(key, chosen);
-    return chosen;
+    const found = { choices: all, chosen: count <= least ? everyChoice(all) : [byRounds(all, giveUp)] };
+    kept.set(key, found);
+    return found;
   };
   const isLikely = likeliest(options, MOST_AROUND);
   return ({ ways, swap, isFirst, isAlone }) => {
-    const weigh =
-      swap === undefined
-        ? (chosen: Chosen) => waysAlone(chosen, giveUp)
-        : aroundSwap(options, giveUp, swap, { isFirst: isFirst === true, isAlone: isAlone === true });
+    const { choices, chosen } = openFor(ways);
     let best: Ordered | undefined;
-    for (const all of chosenFor(ways)) {
-      const chosen = swap === undefined ? all : all.filter(({ cause }) => isLikely.has(cause));
-      const found = weigh(chosen);
-      if (!best || found.expected < best.expected - 1e-9) best = found;
+    if (swap === undefined) best = cheapest(chosen, (all) => waysAlone(all, giveUp));
+    else {
+      const weigh = aroundSwap(options, giveUp, swap, {
+        isFirst: isFirst === true,
+        isAlone: isAlone === true,
+      });
+      const here = chosen.map((all) => all.filter(({ cause }) => isLikely.has(cause)));
+      const [only, ...more] = here;
+      best = isFew && only && more.length === 0 ? improved(choices, only, weigh) : cheapest(here, weigh);
     }
     return { refs: (best?.blocks ?? []).flatMap(({ jobs }) => jobs.map(({ ref }) => ref)), end: end.id };
   };

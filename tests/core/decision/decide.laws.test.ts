@@ -315,38 +315,46 @@ describe("what is left over", () => {
 });
 
 describe("the choice of ways", () => {
-  it("by rounds lies at most five percent above the best of every choice", () => {
-    const rows = fc.array(
-      fc.record({
-        weight: fc.integer({ min: 5, max: 100 }),
-        clean: fc.tuple(fc.integer({ min: 5, max: 40 }), fc.double({ min: 0.1, max: 0.6, noNaN: true })),
-        part: fc.tuple(fc.integer({ min: 5, max: 60 }), fc.integer({ min: 100, max: 5000 })),
-      }),
-      { minLength: 4, maxLength: 4 },
+  const rows = fc.array(
+    fc.record({
+      weight: fc.integer({ min: 5, max: 100 }),
+      clean: fc.tuple(fc.integer({ min: 5, max: 40 }), fc.double({ min: 0.1, max: 0.6, noNaN: true })),
+      part: fc.tuple(fc.integer({ min: 5, max: 60 }), fc.integer({ min: 100, max: 5000 })),
+    }),
+    { minLength: 4, maxLength: 4 },
+  );
+  const fourCauses = fc.tuple(rows, fc.integer({ min: 3000, max: 15_000 })).map(([all, motor]) => {
+    const sum = all.reduce((total, { weight }) => total + weight, 20);
+    const causes = all.map(({ weight, clean, part }, index) =>
+      causeOf(
+        `c${index}`,
+        weight / sum,
+        wayOf("easier", `easier-${index}`, clean[0], 0, clean[1]),
+        wayOf("repair", `c${index}`, part[0], part[1], 0.95),
+      ),
     );
+    return caseOf(causes, [swapOf(actionOf("motor", "fit-motor", 60, motor), 0.97, ["c0", "c1"])], 24_000);
+  });
+  const ways = new Set(["repair", "easier"] as const);
+  /** By how much what is found by rounds lies above the best of every choice. */
+  const above = (given: DecisionCase, swap: number | undefined): number => {
+    const by = (allChoices: number) => walk(searchIn(given, allChoices)({ ways, swap }), given).mean;
+    return by(1) / by(1000) - 1;
+  };
+
+  // Of 20,000 such machines the worst lies 1.5 percent above without a motor, 3.9 with one.
+  it("by rounds never lies ten percent above the best of every choice", () => {
     fc.assert(
-      fc.property(rows, fc.integer({ min: 3000, max: 15_000 }), (all, motor) => {
-        const sum = all.reduce((total, { weight }) => total + weight, 20);
-        const causes = all.map(({ weight, clean, part }, index) =>
-          causeOf(
-            `c${index}`,
-            weight / sum,
-            wayOf("easier", `easier-${index}`, clean[0], 0, clean[1]),
-            wayOf("repair", `c${index}`, part[0], part[1], 0.95),
-          ),
-        );
-        const given = caseOf(
-          causes,
-          [swapOf(actionOf("motor", "fit-motor", 60, motor), 0.97, ["c0", "c1"])],
-          24_000,
-        );
-        const ways = new Set(["repair", "easier"] as const);
-        for (const swap of [undefined, 0]) {
-          const by = (allChoices: number) => walk(searchIn(given, allChoices)({ ways, swap }), given).mean;
-          expect(by(1)).toBeLessThanOrEqual(1.05 * by(1000));
-        }
+      fc.property(fourCauses, fc.constantFrom(undefined, 0), (given, swap) => {
+        expect(above(given, swap)).toBeLessThanOrEqual(0.1);
       }),
       RUNS,
     );
+  });
+
+  it("by rounds lies a tenth of a percent above it at most on the average", () => {
+    const cases = fc.sample(fourCauses, 500);
+    for (const swap of [undefined, 0])
+      expect(cases.reduce((sum, given) => sum + above(given, swap), 0) / cases.length).toBeLessThan(0.001);
   });
 });
