@@ -7,10 +7,10 @@ import { movesFor, pathOf } from "@/core/isolation/machine-model";
 import { type Model, modelFrom } from "@/core/isolation/model";
 import { buildOutcomeTable } from "@/core/isolation/outcome-table";
 import { type RepairGroups, repairGroups } from "@/core/isolation/repair-groups";
-import { repairsOn } from "@/core/knowledge/kind-costs";
+import { type MachineRepair, repairsOn } from "@/core/knowledge/kind-costs";
 import { stationsOf } from "@/core/knowledge/machine-kind";
 import { type Parameters, parametersOf } from "@/core/knowledge/parameters";
-import type { Access, Knowledge, Move, Repair } from "@/core/knowledge/types";
+import type { Access, Knowledge, Move } from "@/core/knowledge/types";
 
 export const RATE = 2800;
 export const MINUTE = RATE / 60;
@@ -25,7 +25,7 @@ export interface Bench {
   readonly groups: RepairGroups;
   readonly knowledge: {
     readonly access: readonly Access[];
-    readonly repairs: readonly Repair[];
+    readonly repairs: readonly MachineRepair[];
     readonly stations: Knowledge["stations"];
     readonly inseparable: Knowledge["inseparable"];
   };

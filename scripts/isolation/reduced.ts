@@ -7,8 +7,9 @@ import { modelFrom } from "@/core/isolation/model";
 import type { OutcomeTable } from "@/core/isolation/outcome-table";
 import { repairGroups } from "@/core/isolation/repair-groups";
 import { single } from "@/core/isolation/variants";
+import type { MachineRepair } from "@/core/knowledge/kind-costs";
 import type { Parameters } from "@/core/knowledge/parameters";
-import type { Access, Fault, Move, Provenance, Repair } from "@/core/knowledge/types";
+import type { Access, Fault, Move, Provenance } from "@/core/knowledge/types";
 import { type SeededRandom, seededRandom } from "@/core/seeded-random";
 import { type Bench, GIVE_UP, MINUTE, priceOf, type Search, trialsIn } from "./machine";
 import { advice } from "./policies";
@@ -121,18 +122,24 @@ export function reducedBench(
   const random = seededRandom(seed);
   const faults = faultsFrom(random);
   const moves = movesFrom(random, hasAccess);
-  const repairs: Repair[] = faults.map(({ fix }) => ({
-    id: fix.repair,
-    label: fix.repair,
-    done: fix.repair,
-    minutes: between(random, 5, 60),
-    partMinor: between(random, 0, 6000),
-    provenance: MADE_UP,
-  }));
+  const repairs = faults.map(({ fix }): MachineRepair => {
+    const minutes = between(random, 5, 60);
+    return {
+      id: fix.repair,
+      label: fix.repair,
+      done: fix.repair,
+      minutes,
+      hands: minutes,
+      covers: [],
+      partMinor: between(random, 0, 6000),
+      provenance: MADE_UP,
+    };
+  });
   const access: Access[] = ["cover-0", "cover-2"].map((id) => ({
     id,
     label: id,
     minutes: between(random, 4, 20),
+    closing: 0,
     names: [],
     provenance: MADE_UP,
   }));

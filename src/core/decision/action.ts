@@ -1,3 +1,4 @@
+import type { WorkMinutes } from "../knowledge/kind-costs";
 import type { Spread } from "./spread";
 
 /** The repair that condemns a motor, by whatever name it is fitted. */
@@ -18,9 +19,8 @@ export type ActionKind =
   /** Given back as it runs, with a day on which it is looked at again. */
   | "retest";
 
-/** Minutes by what they go into: the work with opening and closing, and the run that shows whether it helped. */
-export interface StageMinutes {
-  readonly work: number;
+/** Minutes by what they go into: opening what is still closed, the work, closing it again, and the run that shows whether it helped. */
+export interface StageMinutes extends WorkMinutes {
   readonly tests: number;
 }
 

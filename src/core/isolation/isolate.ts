@@ -154,7 +154,7 @@ function adviceFor(
   return adviseMoves(model, belief, asked, {
     parameters,
     access: accessOn(request.machine, knowledge),
-    repairs: repairsOn(request.machine, knowledge),
+    repairs: repairsOn({ ...request.machine, opened: bench?.opened }, knowledge),
     prices: Object.fromEntries(
       (costs?.partPrices ?? []).map(({ repair, minor }) => [repair, minor] as const),
     ),

@@ -2,8 +2,9 @@ import { priceOfMinute } from "../cost/price-of-time";
 import { type MachineState, machineStateAfter, stateChangeMinutes } from "../cost/state-change-cost";
 import { trialCost } from "../cost/trial-cost";
 import type { Circumstance } from "../knowledge/circumstances";
+import type { MachineRepair } from "../knowledge/kind-costs";
 import type { Parameters } from "../knowledge/parameters";
-import type { Access, Move, Repair } from "../knowledge/types";
+import type { Access, Move } from "../knowledge/types";
 import { after, answersOf, bitsNow, type Field, fieldOf, trialsOf, type Weights } from "./field";
 import type { Model } from "./model";
 import { atHandFirst, type Priced, readiestOfEqual, withProof } from "./move-order";
@@ -28,7 +29,7 @@ export interface MoveAdvice {
 export interface MoveContext {
   readonly parameters: Parameters;
   readonly access: readonly Access[];
-  readonly repairs: readonly Repair[];
+  readonly repairs: readonly MachineRepair[];
   readonly prices: PartPrices;
   readonly machineState: MachineState;
   readonly circumstance: Circumstance;

@@ -1,5 +1,6 @@
+import { type MachineRepair, totalOf, workMinutes } from "../knowledge/kind-costs";
 import type { Parameters } from "../knowledge/parameters";
-import type { Fault, Repair } from "../knowledge/types";
+import type { Fault } from "../knowledge/types";
 import type { Model } from "./model";
 
 /** Hypotheses gathered by what would be done about them. */
@@ -28,18 +29,18 @@ interface Sums {
 }
 
 /**
- * Minutes and part of a set of repairs tried together. One part cures all that it cures: it is counted once. Whether it
- * cured is known only after a run, which is part of the price of trying.
+ * Minutes and part of a set of repairs tried together. One part cures all that it cures: it is counted once, and so is a
+ * cover that is off for several. Whether it cured is known only after a run, which is part of the price of trying.
  */
 function repairSums(
   ids: readonly string[],
-  repairs: ReadonlyMap<string, Repair>,
+  repairs: ReadonlyMap<string, MachineRepair>,
   prices: PartPrices,
   trialRunMinutes: number,
 ): Sums {
   const rows = ids.flatMap((id) => repairs.get(id) ?? []);
   return {
-    minutes: rows.reduce((sum, { minutes }) => sum + minutes, trialRunMinutes),
+    minutes: trialRunMinutes + totalOf(workMinutes(rows)),
     partMinor: rows.reduce((sum, { id, partMinor }) => sum + (prices[id] ?? partMinor), 0),
   };
 }
@@ -105,7 +106,7 @@ function keptFor(model: Model): Kept {
 
 function priced(
   { groupOf, groups, wholeOf, wholes, successOf }: Structure,
-  repairs: readonly Repair[],
+  repairs: readonly MachineRepair[],
   prices: PartPrices,
   minuteMinor: number,
   trialRunMinutes: number,
@@ -124,14 +125,14 @@ function priced(
 
 export function repairGroups(
   model: Model,
-  repairs: readonly Repair[],
+  repairs: readonly MachineRepair[],
   prices: PartPrices,
   minuteMinor: number,
   parameters: Parameters,
 ): RepairGroups {
   const trialRunMinutes = parameters["trial-run-minutes"];
   const kept = keptFor(model);
-  const own = repairs.map(({ minutes, partMinor }) => [minutes, partMinor]);
+  const own = repairs.map(({ minutes, partMinor, covers }) => [minutes, partMinor, covers.length]);
   const key = JSON.stringify([prices, minuteMinor, trialRunMinutes, own]);
   if (kept.priced?.key !== key)
     kept.priced = { key, groups: priced(kept.structure, repairs, prices, minuteMinor, trialRunMinutes) };

@@ -4,6 +4,7 @@ import { ID_PATTERN } from "./fields.input";
 import { kindSign } from "./kind-sign";
 import { shareOf } from "./modes";
 import type { AnswerRef } from "./move-page.input";
+import { withoutHands } from "./no-hands";
 import { PARAMETER_IDS } from "./parameters";
 import { signMove } from "./sign-move";
 import type { Knowledge, Move, When } from "./types";
@@ -274,6 +275,7 @@ function tableIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] 
     ...familyIssues(tables),
     ...tables.repairs.flatMap((row) => [
       ...notIn(stations, "tables/repairs", "station", row.replaces ?? []),
+      ...notIn(idsOf(tables.access), "tables/repairs", "access", row.access ?? []),
       ...notIn(faults, "tables/repairs", "fault", Object.keys(row.brings ?? {})),
       ...notIn(repairs, "tables/repairs", "repair", [row.neighbour?.repair ?? row.id]),
       ...notIn(idsOf(tables.kit), "tables/repairs", "tool", row.tool === undefined ? [] : [row.tool]),
@@ -329,6 +331,14 @@ export function crossReferences(tables: Tables): Issue[] {
     ...moveIssues(tables, moves),
     ...faultIssues(tables, moves),
     ...tableIssues(tables, moves),
+    ...withoutHands(tables).map((id) =>
+      wrong(
+        "tables/repairs",
+        "minutes",
+        `"${id}" takes no longer than its covers: minutes of a repair are more than those to open and close what it names.`,
+        id,
+      ),
+    ),
     ...named.flatMap(([table, rows]) =>
       rows.flatMap(({ id, provenance }) => [
         ...(ID_PATTERN.test(id)

@@ -98,13 +98,15 @@ export const ROWS = {
       .optional()
       .default(undefined),
   }),
-  /** Something done to cure a fault: minutes at the bench and the part, minor units. */
+  /** Something done to cure a fault: minutes at the bench, opening and closing in them, and the part, minor units. */
   repairs: row({
     label: words(),
     /** The same once it is done, as the log and the owner's sheet say it. */
     done: words(),
     minutes: finiteNumber().required().positive(),
     partMinor: finiteNumber().required().min(0),
+    /** What must be off for it. */
+    access: yup.array(words()),
     partFamily: yup.string(),
     /** The place whose chosen part it is done with. */
     forPart: yup.string().max(40),
@@ -136,9 +138,11 @@ export const ROWS = {
     carries: yup.array(yup.string().required()),
   }),
   /** Something that must be opened or taken off, how long that takes, and the names repairers give it. */
+  /** What a machine is closed with: minutes to take it off and to put it back, as is usual. */
   access: row({
     label: words(),
-    minutes: finiteNumber().required().min(0),
+    minutes: finiteNumber().required().positive(),
+    closing: finiteNumber().required().min(0),
     names: yup.array(words()).required(),
   }),
   regions: row({

@@ -7,6 +7,7 @@ import type { Isolation } from "@/core/isolation/isolate";
 import { decideJob, jobCase } from "@/core/job/deciding/decide-job";
 import { ownerOffer } from "@/core/job/deciding/owner-offer";
 import type { JobView } from "@/core/job/log/reduce";
+import { closingMinutes } from "@/core/knowledge/kind-costs";
 import type { Knowledge } from "@/core/knowledge/types";
 import { dayIn } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
@@ -99,7 +100,11 @@ function Ready(props: ReadyProps) {
   const chosen = routeOf(ownId) ?? advised ?? decision.best;
   const isTaken = job.decision !== null && job.decision.label !== "";
   const isMoved = Object.keys(moved).length > 0;
-  const offer = ownerOffer(job, decision.routes, shop.settings);
+  const closing = closingMinutes(facts.machine, knowledge);
+  // A machine that has gone is asked about no more.
+  const offer = job.signedOff
+    ? undefined
+    : ownerOffer(job, decision.routes, { ...shop.settings, closingMinutes: closing });
   return (
     <>
       <section aria-label="The decision" className="move px-5 py-4">

@@ -1,6 +1,6 @@
 import type { Action, DecisionCase } from "@/core/decision/action";
-import type { CaseFacts } from "@/core/decision/decision-case";
 import type { FigureId } from "@/core/decision/figures";
+import type { CaseFacts } from "@/core/decision/making";
 import type { JobView } from "@/core/job/log/reduce";
 import { Fold } from "../fields/Fold";
 import { inSentence } from "../words/in-sentence";

@@ -1,3 +1,4 @@
+import type { StageMinutes } from "@/core/decision/action";
 import type { Decision } from "@/core/decision/decide";
 import type { Route } from "@/core/decision/routes";
 import { formatChance, formatMoney } from "@/core/quantity/format";
@@ -10,24 +11,31 @@ interface PictureProps {
   readonly currency: string;
 }
 
+/** Minutes by what they go into, those that are none left out. */
+function stagesText({ access, work, refit, tests }: StageMinutes): string {
+  return (
+    [
+      [access, "to open"],
+      [work, "work"],
+      [refit, "to close"],
+      [tests, "run"],
+    ] as const
+  )
+    .filter(([minutes]) => minutes >= 0.5)
+    .map(([minutes, what]) => `${Math.round(minutes)} min ${what}`)
+    .join(", ");
+}
+
 function rowsOf(route: Route, { best, hindsight }: Decision, money: (minor: number) => string) {
   const { cash, time, waiting, later, wrong, years, perYear, mean, steps } = route;
   const over = mean - best.mean;
-  const [first] = steps;
-  const minutes = (count: number): string => `${Math.round(count)} min`;
+  const stages = steps[0]?.action.stages;
   const tool = steps.reduce((sum, { made, action }) => sum + made * (action.toolMinor ?? 0), 0);
   return [
     ["parts and machines", money(cash)],
     ...(tool >= 1 ? [["of it a tool to buy", money(tool)]] : []),
     ["time", money(time)],
-    ...(first?.action.stages
-      ? [
-          [
-            "first step",
-            `${minutes(first.action.stages.work)} work, ${minutes(first.action.stages.tests)} run`,
-          ],
-        ]
-      : []),
+    ...(stages ? [["first step", stagesText(stages)]] : []),
     ...(waiting >= 1 ? [["waiting", money(waiting)]] : []),
     ...(later <= -1 ? [["saved on what fails next", money(-later)]] : []),
     ...(steps.length > 0 ? [["ends it at once", formatChance(1 - wrong)]] : []),

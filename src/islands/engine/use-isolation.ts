@@ -2,10 +2,10 @@ import { type Remote, wrap } from "comlink";
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { Isolation } from "@/core/isolation/isolate";
 import type { IsolateRequest } from "@/core/isolation/isolate.input";
-import { isolationRequest, kindOfMachine } from "@/core/job/isolation/isolation-request";
+import { isolationRequest, machineOnBench } from "@/core/job/isolation/isolation-request";
 import type { JobView } from "@/core/job/log/reduce";
 import { asksOwner, type Estimate, estimateOf } from "@/core/job/sign-off/estimate";
-import { repairsOn } from "@/core/knowledge/kind-costs";
+import { closingMinutes, repairsOn } from "@/core/knowledge/kind-costs";
 import type { Knowledge } from "@/core/knowledge/types";
 import type { Issue, Result } from "@/core/result";
 import type { Shop } from "@/core/shop/shop";
@@ -75,9 +75,16 @@ function askedOwner(
   knowledge: Knowledge,
   { suspects }: Isolation,
 ): Estimate | undefined {
-  const repairs = repairsOn(kindOfMachine(job, knowledge.archetypes), knowledge);
+  const machine = machineOnBench(job, knowledge);
+  const repairs = repairsOn(machine, knowledge);
   const { settings, parameters } = shop;
-  const estimate = estimateOf(job, { suspects, faults: knowledge.faults, repairs, settings });
+  const estimate = estimateOf(job, {
+    suspects,
+    faults: knowledge.faults,
+    repairs,
+    closingMinutes: closingMinutes(machine, knowledge),
+    settings,
+  });
   return asksOwner(job, estimate, parameters["ask-owner-from"]) ? estimate : undefined;
 }
 

@@ -1,6 +1,6 @@
 import type { Suspect } from "@/core/isolation/explain";
 import type { Isolation } from "@/core/isolation/isolate";
-import { kindOfMachine } from "@/core/job/isolation/isolation-request";
+import { machineOnBench } from "@/core/job/isolation/isolation-request";
 import type { JobView } from "@/core/job/log/reduce";
 import { repairsOn } from "@/core/knowledge/kind-costs";
 import type { Fault, Knowledge } from "@/core/knowledge/types";
@@ -83,10 +83,10 @@ function Cure({
   job,
   knowledge,
 }: Pick<SuspectsProps, "job" | "knowledge"> & { readonly fault: Fault }) {
-  const repairs = repairsOn(kindOfMachine(job, knowledge.archetypes), knowledge);
+  const repairs = repairsOn(machineOnBench(job, knowledge), knowledge);
   const rungs = [fault.fix, ...(fault.ladder ?? [])].flatMap(({ repair }) => {
     const on = repairs.find(({ id }) => id === repair);
-    return on ? [`${inSentence(repairLabel(knowledge, repair))}, ${on.minutes} min`] : [];
+    return on ? [`${inSentence(repairLabel(knowledge, repair))}, ${Math.round(on.minutes)} min`] : [];
   });
   return (
     <p className="text-soft">

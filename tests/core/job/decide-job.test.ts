@@ -9,6 +9,7 @@ import { searchIn } from "@/core/decision/search";
 import { exactly } from "@/core/decision/spread";
 import { caseFacts, isolationCosts, jobCosts } from "@/core/job/deciding/job-costs";
 import { ownerOffer } from "@/core/job/deciding/owner-offer";
+import type { KindOfMachine } from "@/core/knowledge/kind-costs";
 import { isolated, type Said } from "../isolation/model";
 import { KNOWLEDGE, PARAMETERS } from "../shop-context";
 
@@ -35,8 +36,10 @@ function decided(
   const kind = machine as typeof MACHINE;
   const costs = jobCosts(view, kind, { ...KNOWLEDGE, parameters: PARAMETERS, settings: SETTINGS });
   const { giveUpMinor, partPrices, ratePerHourMinor } = isolationCosts(costs);
+  const { opened = [], ...closed } = kind as KindOfMachine;
   const found = isolated(said, {
-    machine: { ...machine, value: { minor: giveUpMinor, currency: "EUR" } },
+    machine: { ...closed, value: { minor: giveUpMinor, currency: "EUR" } },
+    bench: { plug: "unplugged", drained: true, deadChecksPassed: true, opened },
     costs: { partPrices, rankingRatePerHour: { minor: ratePerHourMinor, currency: "EUR" } },
   } as never);
   const facts = caseFacts(view, kind, costs);
@@ -144,7 +147,7 @@ describe("a motor out of a donor", () => {
 
 describe("what the owner is offered", () => {
   const view = { secondsSpent: 600, takenIn: null, reopened: null, ownerSaid: null } as never;
-  const settings = { labourRateMinor: 6000, taxPercent: 0 };
+  const settings = { labourRateMinor: 6000, closingMinutes: 0, taxPercent: 0 };
 
   it("is the bill of the first step, a ceiling at the highest figures, and no tool of the shop's", () => {
     const { decision } = decided([...HUMS, ["start-capacitance", "below"]]);
@@ -178,6 +181,31 @@ describe("what the owner is offered", () => {
     const { decision } = decided(HUMS, { machine: 24_000, worth: 500 });
     expect(ownerOffer(view, decision.routes, settings)?.recommends).toBe("other");
     expect(ownerOffer(view, decision.routes.filter(isEnd), settings)).toBeUndefined();
+  });
+});
+
+describe("minutes by stage", () => {
+  const noisy: readonly Said[] = [["owner-report", "noisy"]];
+  const fitNow = (machine: object) => {
+    const { found, decision, options } = decided(noisy, { machine: 60_000 }, machine);
+    const step = options.causes.find(({ id }) => id === "fit-bearings")?.ways.at(-1);
+    if (!step?.stages) throw new Error("no bearings among the causes");
+    return { found, decision, step, stages: step.stages };
+  };
+
+  it("are opening, work, closing and the run, and add up to what the repair takes", () => {
+    const { step, stages } = fitNow(MACHINE);
+    expect(stages).toMatchObject({ access: 15, refit: 10, tests: PARAMETERS["trial-run-minutes"] });
+    expect(stages.access + stages.work + stages.refit + stages.tests).toBeCloseTo(step.minutes.likely, 9);
+  });
+
+  it("what stands open is not opened again, here and in what Isolate says", () => {
+    const [closed, open] = [fitNow(MACHINE), fitNow({ ...MACHINE, opened: ["end-bell"] })];
+    expect(closed.step.minutes.likely - open.step.minutes.likely).toBeCloseTo(25, 9);
+    expect(open.stages).toMatchObject({ access: 0, refit: 0 });
+    const part = open.decision.routes.find(({ id }) => id === "part");
+    expect(Math.abs((part?.mean ?? 0) - open.found.stop.trialCost)).toBeLessThan(1);
+    expect(open.found.stop.trialCost).toBeLessThan(closed.found.stop.trialCost);
   });
 });
 

@@ -54,7 +54,7 @@ const suspects = [
 const settings = { labourRateMinor: 6000, partsMarkupPercent: 10, taxPercent: 20 };
 const repairs = repairsOn({ family: "capacitor-start" }, KNOWLEDGE);
 const estimate = (view: ReturnType<typeof job>) =>
-  estimateOf(view, { suspects, faults: KNOWLEDGE.faults, repairs, settings });
+  estimateOf(view, { suspects, faults: KNOWLEDGE.faults, repairs, closingMinutes: 5, settings });
 
 describe("what the likeliest repair comes to", () => {
   it("is that of the repair that cures the most, its minutes, part, mark-up and tax in one figure", () => {
@@ -62,13 +62,19 @@ describe("what the likeliest repair comes to", () => {
     const found = estimate(job(["time-spent", { seconds: 600, how: "counted", why: "" }]));
     expect(found).toMatchObject({ repair: "fit-start-capacitor", isAboveCeiling: true });
     expect(found?.chance).toBeCloseTo(0.7, 9);
-    const work = (10 + (fit?.minutes ?? 0)) * 100 + Math.round((fit?.partMinor ?? 0) * 1.1);
+    const work = (10 + 5 + (fit?.minutes ?? 0)) * 100 + Math.round((fit?.partMinor ?? 0) * 1.1);
     expect(found?.priceMinor).toBe(work + Math.round(work * 0.2));
   });
 
   it("is nothing where no suspect stands by itself", () => {
     expect(
-      estimateOf(job(), { suspects: suspects.slice(3), faults: KNOWLEDGE.faults, repairs, settings }),
+      estimateOf(job(), {
+        suspects: suspects.slice(3),
+        faults: KNOWLEDGE.faults,
+        repairs,
+        closingMinutes: 5,
+        settings,
+      }),
     ).toBeUndefined();
   });
 });

@@ -9,9 +9,10 @@ import {
   refusedRepairs,
   withMoved,
 } from "../../decision/decide";
-import { type CaseFacts, type DecisionTrial, decisionCase } from "../../decision/decision-case";
+import { type DecisionTrial, decisionCase } from "../../decision/decision-case";
+import type { CaseFacts } from "../../decision/making";
 import type { Knowledge } from "../../knowledge/types";
-import { kindOfMachine } from "../isolation/isolation-request";
+import { machineOnBench } from "../isolation/isolation-request";
 import type { JobView } from "../log/reduce";
 import { type CostContext, caseFacts, jobCosts } from "./job-costs";
 
@@ -40,7 +41,7 @@ export interface JobCase {
 }
 
 export function jobCase(view: JobView, { trials }: Pick<Found, "trials">, context: DecidingContext): JobCase {
-  const machine = kindOfMachine(view, context.archetypes);
+  const machine = machineOnBench(view, context);
   const facts = caseFacts(view, machine, jobCosts(view, machine, context));
   return { facts, options: decisionCase(trials, facts, context, context.parameters) };
 }

@@ -1,9 +1,9 @@
 import { type Delivery, type Landed, landedPart } from "../../cost/landed-part";
 import { priceOfMinute } from "../../cost/price-of-time";
 import { cheapestEnd, type End, endCost } from "../../decision/action";
-import type { CaseFacts } from "../../decision/decision-case";
 import { endsOf } from "../../decision/ends";
 import type { SaidPrices } from "../../decision/figures";
+import type { CaseFacts } from "../../decision/making";
 import { type KindOfMachine, repairsOn } from "../../knowledge/kind-costs";
 import type { Parameters } from "../../knowledge/parameters";
 import type { Knowledge } from "../../knowledge/types";
@@ -15,6 +15,7 @@ export interface CostContext {
   readonly repairs: Knowledge["repairs"];
   readonly families: Knowledge["families"];
   readonly archetypes: Knowledge["archetypes"];
+  readonly access: Knowledge["access"];
   readonly kit: Knowledge["kit"];
   readonly parameters: Parameters;
   readonly settings: { readonly partsMarkupPercent: number; readonly kit: readonly string[] };

@@ -20,17 +20,20 @@ export interface OwnerOffer {
 
 interface OfferSettings {
   readonly labourRateMinor: number;
+  /** To close again what stands open, minutes. */
+  readonly closingMinutes: number;
   readonly taxPercent: number;
 }
 
-/** What the owner would be charged for some steps, the time so far included. Parts carry their mark-up; a tool stays in the shop. */
+/** What the owner would be charged for some steps, the time so far and that to close it included. Parts carry their mark-up; a tool stays in the shop. */
 function billFor(
   view: JobView,
   steps: Route["steps"],
   at: "likely" | "high",
-  { labourRateMinor, taxPercent }: OfferSettings,
+  { labourRateMinor, closingMinutes, taxPercent }: OfferSettings,
 ): number {
-  const minutes = steps.reduce((sum, { action }) => sum + action.minutes[at], view.secondsSpent / 60);
+  const before = view.secondsSpent / 60 + closingMinutes;
+  const minutes = steps.reduce((sum, { action }) => sum + action.minutes[at], before);
   const parts = steps.reduce((sum, { action }) => sum + action.cash[at] - (action.toolMinor ?? 0), 0);
   return billOf(view, {
     labourMinor: Math.round((minutes / 60) * labourRateMinor),

@@ -4,7 +4,7 @@ import type { Parameters } from "../../knowledge/parameters";
 import type { Fault, Knowledge, Move, Repair } from "../../knowledge/types";
 import type { JobView } from "../log/reduce";
 import { fitsProtectivePart } from "../protective-part";
-import { kindOfMachine } from "./isolation-request";
+import { machineOnBench } from "./isolation-request";
 
 /** A defect that was seen or felt, and the small repair that makes it good. */
 export interface FoundByHand {
@@ -22,12 +22,13 @@ function isByHand({ kind, power, touches }: Move): boolean {
  * lead is a loose lead. A part that protects is never renewed in passing.
  */
 export function foundByHand(
-  { answers, interventions, takenIn }: Pick<JobView, "answers" | "interventions" | "takenIn">,
-  knowledge: Pick<Knowledge, "moves" | "faults" | "repairs" | "families" | "archetypes">,
+  job: JobView,
+  knowledge: Pick<Knowledge, "moves" | "faults" | "repairs" | "families" | "archetypes" | "access">,
   parameters: Parameters,
 ): readonly FoundByHand[] {
-  const { moves, faults, archetypes } = knowledge;
-  const repairs = repairsOn(kindOfMachine({ takenIn }, archetypes), knowledge);
+  const { answers, interventions, takenIn } = job;
+  const { moves, faults } = knowledge;
+  const repairs = repairsOn(machineOnBench(job, knowledge), knowledge);
   const byHand = new Set(moves.filter(isByHand).map(({ id }) => id));
   const here = answers.filter(({ epoch, moveId }) => epoch === interventions.length && byHand.has(moveId));
   const family = takenIn?.family ?? NOT_KNOWN;

@@ -1,5 +1,6 @@
 import type { IsolateRequest } from "../../isolation/isolate.input";
 import type { ShopCounts } from "../../isolation/shop-counts";
+import type { KindOfMachine } from "../../knowledge/kind-costs";
 import { stationsOf } from "../../knowledge/machine-kind";
 import type { Parameters } from "../../knowledge/parameters";
 import { SILENT_ANSWERS } from "../../knowledge/silent-answers";
@@ -55,6 +56,14 @@ export function kindOfMachine(
 ): { readonly family: string; readonly archetype?: string } {
   const kind = kindByName(takenIn?.machine ?? "", archetypes);
   return { family: takenIn?.family ?? "not-known", ...(kind ? { archetype: kind.id } : {}) };
+}
+
+/** The same with what stands open. */
+export function machineOnBench(
+  job: JobView,
+  { archetypes, access }: Pick<RequestContext, "archetypes" | "access">,
+): KindOfMachine {
+  return { ...kindOfMachine(job, archetypes), opened: openedAccess(job, job.bench.opened, access) };
 }
 
 /** The machine as isolation takes it: its stations as they were said. */

@@ -21,8 +21,10 @@ interface Suspected {
 interface EstimateContext {
   readonly suspects: readonly Suspected[];
   readonly faults: readonly Fault[];
-  /** With the minutes and parts of this kind of machine. */
+  /** With the minutes and parts of this machine as it stands. */
   readonly repairs: readonly Repair[];
+  /** To close again what stands open. */
+  readonly closingMinutes: number;
   readonly settings: {
     readonly labourRateMinor: number;
     readonly partsMarkupPercent: number;
@@ -47,7 +49,7 @@ export function estimateOf(view: JobView, context: EstimateContext): Estimate | 
   const [repair, chance] = likeliestRepair(suspects, faults) ?? [];
   const known = repairs.find(({ id }) => id === repair);
   if (repair === undefined || chance === undefined || !known) return undefined;
-  const minutes = view.secondsSpent / 60 + known.minutes;
+  const minutes = view.secondsSpent / 60 + known.minutes + context.closingMinutes;
   const part = view.prices[repair] ?? known.partMinor;
   const bill = billOf(view, {
     labourMinor: Math.round((minutes / 60) * settings.labourRateMinor),
