@@ -1,11 +1,40 @@
-import { follows, fromPlate } from "@/core/matching/facts";
+import { follows, fromPlate, type JobFacts } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { MAKERS_NUMBER } from "@/core/matching/makers-number";
 import { choice, count, equal, rating, size } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { motors } from "./series";
 
+/** Kinds that are fed by the mains as they come. */
+const ON_MAINS: ReadonlyMap<string, string> = new Map([
+  ["capacitor-start", "capacitor start"],
+  ["capacitor-start-run", "capacitor start, capacitor run"],
+  ["permanent-split-capacitor", "run capacitor"],
+  ["split-phase", "split phase"],
+  ["shaded-pole", "shaded pole"],
+  ["synchronous", "synchronous"],
+  ["universal", "brushed, for mains"],
+  ["three-phase", "three phases"],
+]);
+/** Kinds that a board or a battery feeds: the machine's plate says nothing of their volts. */
+const BEHIND_A_BOARD: ReadonlyMap<string, string> = new Map([
+  ["permanent-magnet-dc", "brushed, permanent magnets"],
+  ["electronically-commutated", "brushless, with electronics"],
+]);
+
+const KINDS: ReadonlyMap<string, string> = new Map([...ON_MAINS, ...BEHIND_A_BOARD]);
+
 const PLATE = { how: "Read its plate.", minutes: 1 };
+
+/** What plate and mains say of a motor that is fed by the mains. */
+const fromSupply = ({ plate, mains }: JobFacts) => [
+  ...fromPlate("volts", plate.volts),
+  ...fromPlate("hertz", plate.hertz),
+  ...fromPlate("watts", plate.watts),
+  ...fromPlate("poles", plate.poles, "speed on the plate"),
+  ...(plate.volts === undefined ? [follows("volts", mains.volts, "the mains here")] : []),
+  ...(plate.hertz === undefined ? [follows("hertz", mains.hertz, "the mains here")] : []),
+];
 
 /** Whole motors: supply, speed, rotation, shaft and mounting exact; watts, duty and enclosure never under. Source: iec-60034-1. */
 export const family: Family = {
@@ -19,14 +48,7 @@ export const family: Family = {
     watts: rating("Watts at the shaft", "W", PLATE),
     kind: choice(
       "Kind",
-      {
-        "capacitor-start": "capacitor start",
-        "capacitor-start-run": "capacitor start, capacitor run",
-        "permanent-split-capacitor": "run capacitor",
-        "split-phase": "split phase",
-        "shaded-pole": "shaded pole",
-        universal: "brushed, for mains",
-      },
+      Object.fromEntries(KINDS),
       { how: "What motor is this.", minutes: 3 },
       {
         rule: {
@@ -112,14 +134,12 @@ export const family: Family = {
       when: (_, part) => String(part["kind"]).includes("capacitor"),
     },
   ],
-  fromJob: ({ plate, mains, motor }) => [
-    ...fromPlate("volts", plate.volts),
-    ...fromPlate("hertz", plate.hertz),
-    ...fromPlate("watts", plate.watts),
-    ...fromPlate("poles", plate.poles, "speed on the plate"),
-    ...(plate.volts === undefined ? [follows("volts", mains.volts, "the mains here")] : []),
-    ...(plate.hertz === undefined ? [follows("hertz", mains.hertz, "the mains here")] : []),
-    ...(motor === undefined ? [] : [follows("kind", motor, "what motor it is")]),
+  fromJob: (facts) => [
+    ...(facts.motor === undefined || ON_MAINS.has(facts.motor) ? fromSupply(facts) : []),
+    // A vibrator or a sealed compressor is no motor that is sold alone.
+    ...(facts.motor !== undefined && KINDS.has(facts.motor)
+      ? [follows("kind", facts.motor, "what motor it is")]
+      : []),
   ],
   drawing,
   series: motors,

@@ -1,14 +1,16 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { whatToAsk } from "@/core/matching/ask";
+import type { JobFacts } from "@/core/matching/facts";
 import { chosenSchools, type Family, isOfKind, type Schools } from "@/core/matching/family";
 import { FITS, type MatchContext } from "@/core/matching/judge";
 import { matchPart, matchParts, weigh } from "@/core/matching/match";
+import { requirementOf } from "@/core/matching/needs";
 import { type Attributes, isSpan, type Part, type Value } from "@/core/matching/part";
 import { listed, priceList } from "@/core/matching/price-list";
 import { formatValue, parseValue } from "@/core/matching/typed";
 import { allFamilies } from "@/parts/registry";
-import { LIMITS, RUNS } from "../shop-context";
+import { KNOWLEDGE, LIMITS, RUNS } from "../shop-context";
 
 const FAMILIES = await allFamilies();
 const PARTS = new Map(FAMILIES.map((family) => [family.id, listed(family, family.series(), "list")]));
@@ -37,6 +39,29 @@ const pair = fc.tuple(fc.constantFrom(...FAMILIES), fc.nat(), fc.nat()).map(([fa
   return { family, old: at(one), offered: at(other) };
 });
 
+/** What a job may know of its machine, whatever motor it has. */
+const jobFacts: fc.Arbitrary<JobFacts> = fc.record({
+  marks: fc.constant({}),
+  hadResistor: fc.boolean(),
+  floors: fc.constant({ start: 120, run: 380 }),
+  plate: fc.record(
+    {
+      volts: fc.integer({ min: 1, max: 600 }),
+      hertz: fc.constantFrom(50, 60),
+      amps: fc.double({ min: 0.01, max: 40, noNaN: true }),
+      watts: fc.integer({ min: 1, max: 5000 }),
+      poles: fc.constantFrom(2, 4, 6, 8, 10, 12),
+    },
+    { requiredKeys: [] },
+  ),
+  mains: fc.constantFrom({ volts: 230, hertz: 50 }, { volts: 120, hertz: 60 }),
+  hasEarth: fc.constantFrom(true, false, undefined),
+  motor: fc.constantFrom(
+    undefined,
+    ...KNOWLEDGE.families.map(({ id }) => id).filter((id) => id !== "not-known"),
+  ),
+});
+
 describe.each(FAMILIES.map((family) => [family.id, family] as const))("%s", (_, family) => {
   it("lists parts whose every attribute can be one, each under a name of its own", () => {
     const parts = partsOf(family);
@@ -48,6 +73,16 @@ describe.each(FAMILIES.map((family) => [family.id, family] as const))("%s", (_, 
       }
       expect(Number.isInteger(priceMinor) && priceMinor > 0 && days >= 0).toBe(true);
     }
+  });
+
+  it("takes what any job knows, whatever its motor", () => {
+    fc.assert(
+      fc.property(jobFacts, (facts) => {
+        const sources = family.fromJob?.(facts) ?? [];
+        expect(requirementOf(family, sources, {}, contextOf(family)).conflicts).toEqual([]);
+      }),
+      RUNS,
+    );
   });
 
   it("has words for every note that a rule or a refusal names", () => {
