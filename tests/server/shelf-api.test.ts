@@ -9,6 +9,9 @@ import { POST as match } from "@/pages/api/match";
 import { PUT as reshelve } from "@/pages/api/shelf/[id]/index";
 import { POST as move, GET as moves } from "@/pages/api/shelf/[id]/moves";
 import { GET as shelf, POST as shelve } from "@/pages/api/shelf/index";
+import { donorsHere } from "@/server/services/donors-here";
+import { jobPage } from "@/server/services/job-page";
+import { readShopContext } from "@/server/services/shop-context";
 import { call, draft, openShop, takeInBody } from "./shop";
 
 let shop: Awaited<ReturnType<typeof openShop>>;
@@ -180,6 +183,39 @@ describe("a part out of another machine", () => {
       code: "match/does-not-fit",
       message: expect.stringContaining("always a new one"),
     });
+  });
+});
+
+describe("parts of machines kept for parts, offered to a decision", () => {
+  const beside = async (job: string) => {
+    const page = await jobPage(job);
+    if (!page) throw new Error(`no job ${job}`);
+    return donorsHere(page.view, await readShopContext());
+  };
+  const donor = { machine: "ice-cream churn, its tub leaking", tested: "7.9 μF" };
+
+  it("are those that fit as far as is known, never one that is always new, and none once a part is chosen", async () => {
+    const job = await newJob();
+    const capacitor = await shelved({ donor, place: "Under the bench", priceMinor: 300 });
+    const fuse = "thermal-fuse:thermal-fuse-133-c-10-a-250-v-insulated";
+    await shelved({ family: "thermal-fuse", listedId: fuse, donor });
+    const open = (await beside(job)).find(({ repair }) => repair === "fit-run-capacitor");
+    expect(open).toMatchObject({ fit: "open", priceMinor: 300, place: "Under the bench", ...donor });
+    expect((await beside(job)).map(({ repair }) => repair)).not.toContain("fit-thermal-fuse");
+    await post(job, draft(2, "nameplate", { plate: "capacitor", id: "run", mark: MARK }));
+    const known = (await beside(job)).find(({ repair }) => repair === "fit-run-capacitor");
+    expect(known?.fit).toBe("note");
+    await choose(job, 3, `shelf:${capacitor}`);
+    expect((await beside(job)).map(({ repair }) => repair)).not.toContain("fit-run-capacitor");
+  });
+
+  it("are none of what is used up", async () => {
+    const job = await newJob();
+    const id = await shelved({ donor, priceMinor: 1 });
+    const hasIt = async () => (await beside(job)).some(({ priceMinor }) => priceMinor === 1);
+    expect(await hasIt()).toBe(true);
+    await byHand(id, -1);
+    expect(await hasIt()).toBe(false);
   });
 });
 

@@ -25,3 +25,6 @@ export const askedSchema = strictObject({
 });
 
 export type Asked = Shape<typeof askedSchema>;
+
+/** Nothing but what the job knows by itself. */
+export const NOTHING_SAID: Omit<Asked, "family"> = { marking: "", typed: [], settled: [], schools: [] };

@@ -9,6 +9,7 @@ import { ownerOffer } from "@/core/job/deciding/owner-offer";
 import type { JobView } from "@/core/job/log/reduce";
 import { closingMinutes } from "@/core/knowledge/kind-costs";
 import type { Knowledge } from "@/core/knowledge/types";
+import type { DonorHere } from "@/core/matching/donor-here";
 import { dayIn } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { NotCovered } from "../engine/NotCovered";
@@ -18,6 +19,7 @@ import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
 import { withShop } from "../frame/with-shop";
 import { inSentence } from "../words/in-sentence";
 import { actionLabel, decisionSentence } from "../words/routes";
+import { DonorsHere } from "./DonorsHere";
 import { OwnerPrices } from "./OwnerPrices";
 import { Past, type PastRow } from "./Past";
 import { PriceList } from "./PriceList";
@@ -28,12 +30,18 @@ import { Sliders } from "./Sliders";
 import { Take } from "./Take";
 import { WholePicture } from "./WholePicture";
 
+/** What the shop knows beside the job: its closed jobs, and its machines kept for parts. */
+interface Beside {
+  readonly past: readonly PastRow[];
+  readonly donors: readonly DonorHere[];
+}
+
 interface ReadyProps {
   readonly job: JobView;
   readonly shop: Shop;
   readonly isolation: Isolation;
   readonly knowledge: Knowledge;
-  readonly past: readonly PastRow[];
+  readonly beside: Beside;
 }
 
 const LINK = "inline-flex min-h-11 items-center text-teal underline underline-offset-4";
@@ -65,7 +73,7 @@ function Before({
 }
 
 /** Everything that is worked out for the screen: the job as it stands, and with figures moved. */
-function useDecision({ job, shop, isolation, knowledge }: Omit<ReadyProps, "past">, moved: Moved) {
+function useDecision({ job, shop, isolation, knowledge }: Omit<ReadyProps, "beside">, moved: Moved) {
   const context = useMemo(
     () => ({ ...knowledge, parameters: shop.parameters, settings: shop.settings }),
     [knowledge, shop],
@@ -124,7 +132,7 @@ function Ready(props: ReadyProps) {
           </p>
         ) : null}
         <Before isolation={isolation} knowledge={knowledge} jobId={job.jobId} />
-        <Past past={props.past} chosen={chosen} />
+        <Past past={props.beside.past} chosen={chosen} />
         {isTaken ? (
           <p className="mt-2 text-soft">
             Decided before: <b className="text-ink">{job.decision?.label}</b>.{" "}
@@ -155,6 +163,13 @@ function Ready(props: ReadyProps) {
         currency={currency}
         names={knowledge}
         onTake={({ id }) => setOwnId(id)}
+      />
+      <DonorsHere
+        job={job}
+        donors={props.beside.donors}
+        options={base}
+        names={knowledge}
+        currency={currency}
       />
       <Sliders
         notched={notched}
@@ -195,7 +210,7 @@ function Ready(props: ReadyProps) {
           first={first}
           names={knowledge}
         />
-        <WholePicture decision={decision} names={knowledge} currency={currency} />
+        <WholePicture decision={decision} names={knowledge} currency={currency} closingMinutes={closing} />
       </div>
     </>
   );
@@ -204,10 +219,10 @@ function Ready(props: ReadyProps) {
 interface BodyProps {
   readonly screen: JobScreen;
   readonly shop: Shop;
-  readonly past: readonly PastRow[];
+  readonly beside: Beside;
 }
 
-function Body({ screen, shop, past }: BodyProps) {
+function Body({ screen, shop, beside }: BodyProps) {
   const state = useIsolation(screen, shop);
   if (state.kind === "working")
     return (
@@ -217,7 +232,13 @@ function Body({ screen, shop, past }: BodyProps) {
     );
   if (state.kind === "failed") return <NotCovered job={screen.job} shop={shop} issues={state.issues} />;
   return (
-    <Ready job={screen.job} shop={shop} isolation={state.isolation} knowledge={state.knowledge} past={past} />
+    <Ready
+      job={screen.job}
+      shop={shop}
+      isolation={state.isolation}
+      knowledge={state.knowledge}
+      beside={beside}
+    />
   );
 }
 
@@ -226,15 +247,17 @@ export const DecideScreen = withShop(function DecideScreen({
   job,
   shop,
   past = [],
+  donors = [],
 }: {
   readonly job: JobView;
   readonly shop: Shop;
   readonly past?: readonly PastRow[];
+  readonly donors?: readonly DonorHere[];
 }) {
   const screen = useJobScreen(job, shop);
   return (
     <JobFrame screen={screen} shop={shop} stage="decide">
-      <Body screen={screen} shop={shop} past={past} />
+      <Body screen={screen} shop={shop} beside={{ past, donors }} />
     </JobFrame>
   );
 });

@@ -9,6 +9,8 @@ interface PictureProps {
   readonly decision: Decision;
   readonly names: RouteNames;
   readonly currency: string;
+  /** To close again what stands open. */
+  readonly closingMinutes: number;
 }
 
 /** Minutes by what they go into, those that are none left out. */
@@ -48,7 +50,7 @@ function rowsOf(route: Route, { best, hindsight }: Decision, money: (minor: numb
 }
 
 /** Every route with what it is made of, on demand. */
-export function WholePicture({ decision, names, currency }: PictureProps) {
+export function WholePicture({ decision, names, currency, closingMinutes }: PictureProps) {
   const money = (minor: number): string => formatMoney(Math.round(minor), currency);
   const knowing = Math.max(0, decision.best.mean - decision.hindsight);
   return (
@@ -60,6 +62,9 @@ export function WholePicture({ decision, names, currency }: PictureProps) {
         If the cause were known, it would cost {money(decision.hindsight)} on average: to know it is worth{" "}
         {money(knowing)}, and no measurement is worth more. Years count with interest; parts carry mark-up and
         postage.
+        {closingMinutes >= 1
+          ? ` ${Math.round(closingMinutes)} min to close what stands open are in none of them: that is owed whatever is done.`
+          : ""}
       </p>
       <ul data-testid="whole-picture">
         {decision.routes.map((route) => (

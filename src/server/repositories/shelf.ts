@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, sql } from "drizzle-orm";
+import { and, asc, desc, eq, isNotNull, sql } from "drizzle-orm";
 import type { Attributes } from "@/core/matching/part";
 import type { Executor } from "@/server/db/executor";
 import { shelfParts, stockMoves } from "@/server/db/schema";
@@ -58,6 +58,18 @@ export async function shelfOfFamily(on: Executor, family: string): Promise<Shelf
     .groupBy(shelfParts.id)
     .orderBy(...inOrder);
   return rows.map(toRow);
+}
+
+/** Families of which a machine kept for parts has a part that lies there. */
+export async function donorFamilies(on: Executor): Promise<readonly string[]> {
+  const rows = await on
+    .select({ family: shelfParts.family })
+    .from(shelfParts)
+    .innerJoin(stockMoves, eq(stockMoves.shelfPartId, shelfParts.id))
+    .where(isNotNull(shelfParts.donorMachine))
+    .groupBy(shelfParts.id)
+    .having(sql`sum(${stockMoves.count}) > 0`);
+  return rows.map(({ family }) => family);
 }
 
 /** Inside a transaction: the part as it stands, and nobody moves any of it before this is over. */

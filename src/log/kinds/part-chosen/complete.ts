@@ -1,3 +1,4 @@
+import { NOTHING_SAID } from "@/core/matching/asked.input";
 import type { Combination } from "@/core/matching/combine";
 import { worstOf } from "@/core/matching/judge";
 import { matchPart } from "@/core/matching/match";
@@ -11,8 +12,6 @@ import { priceListOf } from "@/server/services/price-lists";
 import { shelfIdOf } from "@/server/services/shelf";
 import type { Completion } from "../../completion";
 import type { Drafts, Payloads } from "../../schemas";
-
-const NOTHING_SAID = { marking: "", typed: [], settled: [], schools: [] };
 
 type Chosen = Pick<Payloads["part-chosen"], "label" | "fit" | "notes" | "priceMinor" | "days" | "fromShelf">;
 
