@@ -32,6 +32,8 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: "islands",
+          // Libraries are loaded once a worker: half of the time went into that.
+          isolate: false,
           environment: "jsdom",
           include: ["tests/islands/**/*.test.tsx"],
           setupFiles: ["tests/islands/browser.ts"],

@@ -1,3 +1,10 @@
+import { cleanup } from "@testing-library/react";
+import { afterEach, vi } from "vitest";
+
+// Libraries are loaded once a worker; what is ours, with all that it keeps, anew for each file.
+vi.resetModules();
+afterEach(cleanup);
+
 /** What the page's surroundings need and jsdom does not have; nothing in them is looked at. */
 class NoObserver implements ResizeObserver {
   observe(): void {}
