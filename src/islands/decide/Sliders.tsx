@@ -2,6 +2,7 @@ import type { DecisionCase } from "@/core/decision/action";
 import type { Moved, Notched } from "@/core/decision/decide";
 import { formatChance, formatMoney } from "@/core/quantity/format";
 import { answerLabel, type RouteNames } from "../words/routes";
+import { numbered } from "./numbered";
 
 interface SlidersProps {
   readonly notched: readonly Notched[];
@@ -17,8 +18,6 @@ interface SlidersProps {
 const STEPS = 200;
 /** A chance below this has no figure. */
 const LEAST_NAMED = 0.05;
-/** At most so many notches carry their number: more cannot be told apart on a phone. */
-const MOST_NUMBERS = 4;
 
 /** The three drivers first: what moves the answer most stands nearest to its flip. */
 function nearness({ now, nearest, from, to }: Notched): number {
@@ -73,7 +72,7 @@ function SliderLine({
 }) {
   const { id, from, to, flips } = one;
   const { currency, firstLabel, onMove } = props;
-  const place = (at: number): string => `${(100 * (at - from)) / (to - from)}%`;
+  const shareOf = (at: number): number => (at - from) / (to - from);
   const label = labelOf(id, firstLabel);
   return (
     <div data-testid={`slider-${id}`}>
@@ -97,14 +96,21 @@ function SliderLine({
         />
         <div className="pointer-events-none absolute inset-x-[11px] top-0 h-full" aria-hidden="true">
           {flips.map(({ at }) => (
-            <span key={at} className="notch" style={{ left: place(at) }} />
+            <span key={at} className="notch" style={{ left: `${100 * shareOf(at)}%` }} />
           ))}
         </div>
       </div>
       <div className="num relative mx-[11px] h-5 text-[13px] text-soft" aria-hidden="true">
-        {flips.slice(0, MOST_NUMBERS).map(({ at }) => (
-          <span key={at} className="absolute -translate-x-1/2 whitespace-nowrap" style={{ left: place(at) }}>
-            {figureOf(id, at, currency)}
+        {numbered(
+          flips.map(({ at }) => shareOf(at)),
+          shareOf(value),
+        ).map((share) => (
+          <span
+            key={share}
+            className="absolute -translate-x-1/2 whitespace-nowrap"
+            style={{ left: `clamp(28px, ${100 * share}%, calc(100% - 28px))` }}
+          >
+            {figureOf(id, from + share * (to - from), currency)}
           </span>
         ))}
       </div>
