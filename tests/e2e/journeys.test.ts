@@ -189,6 +189,7 @@ const STIFF_LOAD: Truth = {
   "Look into the driven part": "Clogged or wrapped",
   "Read the parts against the plate": "As the plate asks",
   "Turn the motor alone, load off": "Turns freely",
+  "Spin it and watch it coast": "Coasts on",
 };
 
 test("a machine that came back: what it does now, and not what its old part read", async ({ page }) => {
