@@ -162,6 +162,12 @@ describe("a figure of the job", () => {
       expect((await complete("Wool carder", priced(of, 100))).issues[0]?.code, of).toBe("unknown/repair");
   });
 
+  it("is never that of a used part where only a new one is fitted", async () => {
+    const { issues } = await complete("Wool carder", priced("donor:fit-thermal-fuse", 100));
+    expect(issues[0]).toMatchObject({ code: "priced/new-only", path: "payload.of" });
+    expect((await complete("Wool carder", priced("fit-thermal-fuse", 100))).issues).toEqual([]);
+  });
+
   it("lies between its ends", async () => {
     expect((await complete("Wool carder", priced("machine", 100, 80, 120))).issues).toEqual([]);
     const { issues } = await complete("Wool carder", priced("machine", 100, 120, 80));

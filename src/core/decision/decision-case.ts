@@ -94,7 +94,7 @@ function donorWay(making: Making, trial: DecisionTrial, repair: MachineRepair, p
   const { facts, parameters } = making;
   const minor = facts.donors.get(repair.id);
   // A motor out of a donor deals with all that is in it: it is a swap.
-  if (minor === undefined || repair.id === MOTOR) return [];
+  if (minor === undefined || repair.id === MOTOR || repair.isNewOnly === true) return [];
   return [
     {
       ...part,

@@ -110,6 +110,8 @@ export const ROWS = {
     partFamily: yup.string(),
     /** The place whose chosen part it is done with. */
     forPart: yup.string().max(40),
+    /** A part that was in use before is never fitted. */
+    isNewOnly: yup.boolean(),
     /** Stations that come new with it: whatever was wrong there is gone. */
     replaces: yup.array(yup.string().required()),
     /** What the work may leave behind that was not there before, each with its chance. */

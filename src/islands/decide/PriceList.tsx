@@ -40,7 +40,7 @@ function linesOf({ facts, options, first, names }: PriceListProps): readonly Lin
           },
         ]
       : []),
-    ...(repair
+    ...(repair && names.repairs.find(({ id }) => id === repair)?.isNewOnly !== true
       ? [{ of: `donor:${repair}`, label: "The same part out of a donor", usualMinor: undefined }]
       : []),
     ...(assembly

@@ -122,6 +122,17 @@ describe("a decision on the shop's own knowledge", () => {
     expect(Math.round(donor?.cash.likely ?? 0)).toBe(200);
   });
 
+  it("what is never fitted used is no donor's, whatever a log of before says", () => {
+    const { options } = decided(HUMS, {
+      machine: 24_000,
+      "donor:fit-thermal-fuse": 1,
+      "donor:fit-switch": 1,
+    });
+    const donors = options.causes.flatMap(({ ways }) => ways.filter(({ kind }) => kind === "donor"));
+    expect(donors.flatMap(({ repairs }) => repairs)).toContain("fit-switch");
+    expect(donors.flatMap(({ repairs }) => repairs)).not.toContain("fit-thermal-fuse");
+  });
+
   it("what the owner would miss by it bounds what is spent: stopping comes in place of another machine", () => {
     const { options, decision } = decided(HUMS, { machine: 24_000, worth: 500 });
     expect(cheapestEnd(options).id).toBe("stop");

@@ -7,6 +7,7 @@ import { FITS, type MatchContext } from "@/core/matching/judge";
 import { matchPart, matchParts, weigh } from "@/core/matching/match";
 import { requirementOf } from "@/core/matching/needs";
 import { type Attributes, isSpan, type Part, type Value } from "@/core/matching/part";
+import { familyOf } from "@/core/matching/places";
 import { listed, priceList } from "@/core/matching/price-list";
 import { formatValue, parseValue } from "@/core/matching/typed";
 import { allFamilies } from "@/parts/registry";
@@ -60,6 +61,12 @@ const jobFacts: fc.Arbitrary<JobFacts> = fc.record({
     undefined,
     ...KNOWLEDGE.families.map(({ id }) => id).filter((id) => id !== "not-known"),
   ),
+});
+
+it("a repair is done with a new part only exactly where its family of parts says so", () => {
+  const newOnly = new Set(FAMILIES.filter(({ usedNever }) => usedNever !== undefined).map(({ id }) => id));
+  for (const { id, forPart, isNewOnly } of KNOWLEDGE.repairs)
+    expect(isNewOnly === true, id).toBe(forPart !== undefined && newOnly.has(familyOf(forPart)));
 });
 
 describe.each(FAMILIES.map((family) => [family.id, family] as const))("%s", (_, family) => {

@@ -15,6 +15,17 @@ export const complete: Completion<"priced"> = ({ of, minor, low, high }, { shopC
       ? archetypes.some(({ assembly }) => assembly?.id === id)
       : (kind === "part" || kind === "donor") && repairs.some((one) => one.id === id));
   if (!isKnown) return noSuchRepair(of, shopContext);
+  const newOnly =
+    kind === "donor" ? repairs.find((one) => one.id === id && one.isNewOnly === true) : undefined;
+  if (newOnly)
+    return fail(
+      issue(
+        "payload.of",
+        "priced/new-only",
+        `${newOnly.label}: always with a new part, so no price of a used one is taken. The price of a new one is that of "${id}".`,
+        of,
+      ),
+    );
   const [least, most] = [low ?? minor, high ?? minor];
   if (least > minor || most < minor)
     return fail(
