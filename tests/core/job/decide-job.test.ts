@@ -123,11 +123,9 @@ describe("a decision on the shop's own knowledge", () => {
   });
 
   it("what is never fitted used is no donor's, whatever a log of before says", () => {
-    const { options } = decided(HUMS, {
-      machine: 24_000,
-      "donor:fit-thermal-fuse": 1,
-      "donor:fit-switch": 1,
-    });
+    const typed = { machine: 24_000, "donor:fit-thermal-fuse": 1, "donor:fit-switch": 1 };
+    const { options } = decided([["owner-report", "nothing"]], typed);
+    expect(options.causes.map(({ id }) => id)).toContain("fit-thermal-fuse");
     const donors = options.causes.flatMap(({ ways }) => ways.filter(({ kind }) => kind === "donor"));
     expect(donors.flatMap(({ repairs }) => repairs)).toContain("fit-switch");
     expect(donors.flatMap(({ repairs }) => repairs)).not.toContain("fit-thermal-fuse");
