@@ -7,8 +7,8 @@ export default defineConfig({
   // A worker has one demo shop for the tests that only use it; those that restart or change it have their own.
   workers: 2,
   timeout: 180_000,
-  // Two browsers, two servers and their workers share two cores: what takes a second alone has taken over twenty.
-  expect: { timeout: 60_000 },
+  // Two browsers, two servers and their workers share two cores: what takes a second alone has taken over five.
+  expect: { timeout: 20_000 },
   forbidOnly: true,
   use: {
     viewport: { width: 1280, height: 800 },

@@ -193,8 +193,6 @@ const STIFF_LOAD: Truth = {
 };
 
 test("a machine that came back: what it does now, and not what its old part read", async ({ page }) => {
-  // Fifty seconds alone, two minutes with two browsers on two slow cores.
-  test.setTimeout(300_000);
   const shop = await runShop();
   const hand = new Hand(page);
   await toTheDoor(hand, shop.address);

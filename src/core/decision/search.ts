@@ -163,24 +163,34 @@ function cheapest(all: readonly Chosen[], weigh: Weigh): Ordered | undefined {
   return best;
 }
 
+/** Every choice of ways that differs from one in one cause or in two. */
+function* nearTo(choices: readonly Choices[], chosen: Chosen): Generator<Chosen> {
+  const others = choices.map(({ cause, blocks }) => blocks.map((own) => ({ cause, blocks: own })));
+  for (const [at, ones] of others.entries())
+    for (const one of ones) {
+      const changed = chosen.with(at, one);
+      yield changed;
+      for (const [later, more] of others.entries())
+        if (later > at) for (const other of more) yield changed.with(later, other);
+    }
+}
+
 /**
- * From one choice of ways to cheaper ones, one cause after another, until none of them gains by another choice. Around a
- * swap other ways are worth their cost than those that are best without it.
+ * From one choice of ways to cheaper ones, until none that differs in one cause or two costs less. Around a swap other ways
+ * are worth their cost than those that are best without it.
  */
 function improved(choices: readonly Choices[], from: Chosen, weigh: Weigh): Ordered {
-  const chosen = [...from];
+  let chosen = from;
   let best = weigh(chosen);
-  let unchanged = 0;
-  for (let turn = 0; turn < MOST_ROUNDS * choices.length && unchanged < choices.length; turn += 1) {
-    const at = turn % choices.length;
-    const { cause, blocks } = choices[at] ?? { cause: -1, blocks: [] };
-    unchanged += 1;
-    for (const own of blocks) {
-      const found = weigh(chosen.with(at, { cause, blocks: own }));
+  for (let isBetter = true; isBetter; ) {
+    isBetter = false;
+    for (const near of nearTo(choices, chosen)) {
+      const found = weigh(near);
       if (found.expected >= best.expected - 1e-9) continue;
       best = found;
-      chosen[at] = { cause, blocks: own };
-      unchanged = 0;
+      chosen = near;
+      isBetter = true;
+      break;
     }
   }
   return best;
@@ -205,7 +215,7 @@ export type Search = (allowed: Allowed) => Plan;
 
 /**
  * Searches for the cheapest plan with what is allowed: which ways, in which order, when to give up. The order is exact for
- * the ways chosen. The choice of ways is exact up to 100 choices; beyond, no other way of a single cause is cheaper. Of
+ * the ways chosen. The choice of ways is exact up to 100 choices; beyond, no other way of a single cause is cheaper, around a swap of two. Of
  * more than six causes the ways around a swap are those that are best without it.
  */
 export function searchIn(options: DecisionCase, allChoices = ALL_CHOICES): Search {

@@ -342,11 +342,11 @@ describe("the choice of ways", () => {
     return by(1) / by(1000) - 1;
   };
 
-  // Of 20,000 such machines the worst lies 1.5 percent above without a motor, 3.9 with one.
-  it("by rounds never lies ten percent above the best of every choice", () => {
+  // Of 80,000 such machines the worst lies 2.2 percent above.
+  it("by rounds lies at most five percent above the best of every choice", () => {
     fc.assert(
       fc.property(fourCauses, fc.constantFrom(undefined, 0), (given, swap) => {
-        expect(above(given, swap)).toBeLessThanOrEqual(0.1);
+        expect(above(given, swap)).toBeLessThanOrEqual(0.05);
       }),
       RUNS,
     );
