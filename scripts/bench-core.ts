@@ -1,9 +1,9 @@
 // Timings of the core, warmed: median and 95th percentile of many runs.
 
 import { createIsolator } from "@/core/isolation/isolate";
-import { reduceJob } from "@/core/job/log/reduce";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { parseReading } from "@/core/quantity/parse-reading";
+import { reduceJob } from "@/log/reduce";
 import { openInMemory } from "@/server/db/connect";
 import { entriesOf } from "@/server/repositories/entries";
 import { seedDemo } from "@/server/services/seed-demo";

@@ -1,6 +1,6 @@
 import type { Fault } from "@/core/knowledge/types";
 import type { Shop } from "@/core/shop/shop";
-import type { ToolSentences } from "@/islands/words/said";
+import type { ToolSentences } from "@/words/said";
 
 /** What the letter is made from beside the job. */
 export interface LetterContext {

@@ -1,8 +1,8 @@
-import type { JobView, LedgerLine } from "@/core/job/log/reduce";
+import type { JobView, LedgerLine } from "@/core/job/log/view";
 import { NOT_KNOWN } from "@/core/knowledge/machine-kind";
 import type { Fault } from "@/core/knowledge/types";
-import { inSentence } from "@/islands/words/in-sentence";
 import { lineWords } from "@/log/words";
+import { inSentence } from "@/words/in-sentence";
 import type { LetterContext } from "./context";
 
 /** So many readings and looks say how we know; more is a log. */

@@ -1,14 +1,14 @@
 import { isEnd } from "@/core/decision/schools";
 import { latestBy } from "@/core/job/log/lines";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Bill } from "@/core/job/sign-off/bill";
 import { signedBill } from "@/core/job/sign-off/bill";
 import { type SignOffWord, signOffWord } from "@/core/job/sign-off/sign-off";
 import { dayIn, formatDay, formatMoney } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
-import { inSentence } from "@/islands/words/in-sentence";
-import { promiseWords, whenWords } from "@/islands/words/put-back";
-import { RUN_RESULT, RUN_WORDS, SIGN_OFF_WORDS, UNPROVEN_WORDS } from "@/islands/words/runs";
+import { inSentence } from "@/words/in-sentence";
+import { promiseWords, whenWords } from "@/words/put-back";
+import { RUN_RESULT, RUN_WORDS, SIGN_OFF_WORDS, UNPROVEN_WORDS } from "@/words/runs";
 import type { LetterContext } from "./context";
 import { foundSentences } from "./found";
 import { testSentences } from "./tests";

@@ -1,9 +1,9 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { beforeAfter } from "@/core/job/sign-off/before-after";
 import { finalTests } from "@/core/job/sign-off/sign-off";
 import { formatReading, formatText } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
-import { figureName } from "@/islands/words/figures";
+import { figureName } from "@/words/figures";
 
 const LOOKED = {
   passed: "nothing against it",

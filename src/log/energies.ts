@@ -5,62 +5,15 @@ import { type EnergyLine, tellsOfPower } from "@/core/safety/energy";
 import type { LineEvent } from "@/core/safety/energy-event";
 import { explainsIncident } from "@/core/safety/explains";
 import { answerKey, type EnergyContext, type EnergyOf } from "./energy-of";
-import { energy as acceptanceRun } from "./kinds/acceptance-run/energy";
-import { energy as answer } from "./kinds/answer/energy";
-import { energy as benchState } from "./kinds/bench-state/energy";
-import { energy as closed } from "./kinds/closed/energy";
-import { energy as complaint } from "./kinds/complaint/energy";
-import { energy as intervention } from "./kinds/intervention/energy";
-import { energy as opened } from "./kinds/opened/energy";
-import { energy as reading } from "./kinds/reading/energy";
-import { energy as refitted } from "./kinds/refitted/energy";
-import { energy as removed } from "./kinds/removed/energy";
-import { energy as reopened } from "./kinds/reopened/energy";
-import { energy as takenIn } from "./kinds/taken-in/energy";
+import { FOLDS } from "./folds";
 import type { EntryKind } from "./schemas";
-
-/** Every kind says what it does to the energy in the machine, or that it does nothing. */
-const ENERGIES: { readonly [K in EntryKind]: EnergyOf<K> | "nothing" } = {
-  "taken-in": takenIn,
-  complaint: complaint,
-  "bench-state": benchState,
-  opened: opened,
-  closed: closed,
-  answer: answer,
-  reading: reading,
-  intervention: intervention,
-  removed: removed,
-  refitted: refitted,
-  "acceptance-run": acceptanceRun,
-  reopened: reopened,
-  nameplate: "nothing",
-  "part-chosen": "nothing",
-  built: "nothing",
-  priced: "nothing",
-  decision: "nothing",
-  picture: "nothing",
-  pinned: "nothing",
-  reordered: "nothing",
-  "signed-off": "nothing",
-  "not-done": "nothing",
-  "owner-answer": "nothing",
-  "order-linked": "nothing",
-  "time-spent": "nothing",
-  "timer-started": "nothing",
-  "follow-up": "nothing",
-  "followed-up": "nothing",
-  note: "nothing",
-  // What a strike takes away is said by the line it strikes.
-  struck: "nothing",
-  restored: "nothing",
-};
 
 const DOUBT: readonly LineEvent[] = [{ event: "may-have-had-power" }];
 
 function eventsOf(entry: Entry, context: EnergyContext, earlier: readonly Entry[]): readonly LineEvent[] {
   if (entry.kind === "unreadable")
     return [...DOUBT, { event: "worked", spoils: ["look", "earth", "insulation"], on: "machine" }];
-  const energy = ENERGIES[entry.kind] as EnergyOf<EntryKind> | "nothing";
+  const energy = FOLDS[entry.kind].energy as EnergyOf<EntryKind> | "nothing";
   return energy === "nothing" ? [] : energy(entry.payload, context, earlier);
 }
 

@@ -1,11 +1,11 @@
 import { liveFactsOf } from "@/core/job/live-facts";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { PowerUse } from "@/core/knowledge/touches";
 import { type Issue, issue } from "@/core/result";
 import { gapsFor } from "@/core/safety/bench-gaps";
 import { asSeen, isPlugFresh } from "@/core/safety/bench-state";
 import { liveGaps } from "@/core/safety/live-work";
-import { BENCH_GAP_WORDS, LIVE_GAP_WORDS } from "./gap-words";
+import { BENCH_GAP_WORDS, LIVE_GAP_WORDS } from "@/words/gaps";
 import type { Guard, GuardContext } from "./guard";
 
 function benchAt(view: JobView, { by, now, watch, limits }: GuardContext) {

@@ -1,5 +1,5 @@
 import type { Pin } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { type Issue, issue } from "@/core/result";
 
 /** A pin stands on a picture of this job. */

@@ -1,6 +1,6 @@
 import type { LiveContext } from "@/core/job/live-facts";
 import type { Entry, EntryKind, Payloads } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { BenchNeed, PowerUse } from "@/core/knowledge/touches";
 import type { Limits } from "@/core/knowledge/types";
 import type { Issue } from "@/core/result";

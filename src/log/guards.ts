@@ -1,5 +1,5 @@
 import type { Entry, EntryKind, NewEntry } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Issue } from "@/core/result";
 import type { Guard, GuardContext } from "./guard";
 import { guard as acceptanceRun } from "./kinds/acceptance-run/guard";

@@ -1,5 +1,5 @@
 import type { Shop } from "@/core/shop/shop";
-import type { ToolSentences } from "@/islands/words/said";
+import type { ToolSentences } from "@/words/said";
 import type { EntryKind, Payloads } from "./schemas";
 
 /** What a line of the ledger is said from, beside its payload. */

@@ -1,4 +1,4 @@
-import type { LedgerLine } from "@/core/job/log/reduce";
+import type { LedgerLine } from "@/core/job/log/view";
 import type { KindWords, Said } from "./kind-words";
 import { words as acceptanceRun } from "./kinds/acceptance-run/words";
 import { words as answer } from "./kinds/answer/words";

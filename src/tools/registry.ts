@@ -1,7 +1,4 @@
-import type { Said } from "@/core/tools/finding.input";
-import type { Tool } from "@/core/tools/tool";
-
-export type ToolWords = Readonly<Record<string, (params: Said["params"]) => string>>;
+import type { Tool, ToolWords } from "@/core/tools/tool";
 
 /** What a room's two files hand out. */
 interface Room {

@@ -1,6 +1,6 @@
 import { cleanup, render, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it } from "vitest";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { Drift } from "@/islands/charts/Drift";
 import { driftPoints } from "@/islands/charts/drift-points";
 import { CARDER, type Line, logOf, viewOf } from "../core/job/entries";

@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Move } from "@/core/knowledge/types";
 import { useJobScreen } from "@/islands/frame/use-job-screen";
 import { BeforeOrder } from "@/islands/isolate/BeforeOrder";

@@ -4,7 +4,7 @@ import { createIsolator, type Isolation } from "@/core/isolation/isolate";
 import type { IsolateRequest } from "@/core/isolation/isolate.input";
 import { isolationRequest } from "@/core/job/isolation/isolation-request";
 import type { TakenIn } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { DEFAULT_SETTINGS } from "@/core/shop/settings";
 import type { Shop } from "@/core/shop/shop";
 import { parseWith } from "@/core/validate";

@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { TakenIn } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Move } from "@/core/knowledge/types";
 import type { Shop } from "@/core/shop/shop";
 import { useJobScreen } from "@/islands/frame/use-job-screen";

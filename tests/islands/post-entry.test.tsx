@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { $job, setNewer } from "@/islands/state/job";
 import { postEntry } from "@/islands/state/post-entry";
 import { watchOf } from "@/islands/state/watch";

@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import type { APIContext } from "astro";
 import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { GET as archive } from "@/pages/api/jobs/[id]/archive";
 import { GET as job } from "@/pages/api/jobs/[id]/index";
 import { POST as importJob } from "@/pages/api/jobs/import";

@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import type { APIContext } from "astro";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { EMPTY_FOLLOW_UP_FACTS, EMPTY_REFITTED_FACTS, EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { GET as bench } from "@/pages/api/bench";
 import { GET as events } from "@/pages/api/events";
 import { POST as postEntry } from "@/pages/api/jobs/[id]/entries";

@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import { sql } from "drizzle-orm";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { EMPTY_FOLLOW_UP_FACTS } from "@/core/job/log/empty-facts";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { POST as postEntry } from "@/pages/api/jobs/[id]/entries";
 import { GET as getJob } from "@/pages/api/jobs/[id]/index";
 import { GET as findJobs, POST as takeIn } from "@/pages/api/jobs/index";

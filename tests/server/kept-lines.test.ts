@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { sql } from "drizzle-orm";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { signOffWord } from "@/core/job/sign-off/sign-off";
 import { GET as bench } from "@/pages/api/bench";
 import { GET as find, POST as takeIn } from "@/pages/api/jobs";

@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { EMPTY_REFITTED_FACTS } from "@/core/job/log/empty-facts";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { seededRandom } from "@/core/seeded-random";
 import { parseWith } from "@/core/validate";
 import { entryDraftSchema } from "@/log/entry-draft.input";

@@ -4,7 +4,7 @@ import { crc32, deflateSync } from "node:zlib";
 import type { APIContext } from "astro";
 import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { POST as postEntry } from "@/pages/api/jobs/[id]/entries";
 import { POST as takeIn } from "@/pages/api/jobs/index";
 import { GET as getPicture } from "@/pages/api/pictures/[sha]";

@@ -5,6 +5,7 @@ import { isolationRequest } from "@/core/job/isolation/isolation-request";
 import { POST as isolate } from "@/pages/api/isolate";
 import { pastDecisions } from "@/server/repositories/job-facts";
 import { completeEntry, type Draft } from "@/server/services/complete-entry";
+import { servicesOn } from "@/server/services/completion-services";
 import { decisionFor } from "@/server/services/decide-job";
 import { seedDemo } from "@/server/services/seed-demo";
 import { shopContextOn } from "@/server/services/shop-context";
@@ -30,7 +31,12 @@ function jobOf(machine: string) {
 }
 
 async function complete(machine: string, draft: Draft) {
-  const done = await completeEntry(draft, { view: jobOf(machine), on: shop.db, now: NOW, shopContext });
+  const done = await completeEntry(draft, {
+    view: jobOf(machine),
+    now: NOW,
+    shop: shopContext,
+    services: servicesOn(shop.db, shopContext),
+  });
   return done.ok ? { entry: done.value.entry, issues: [] } : { entry: undefined, issues: done.issues };
 }
 

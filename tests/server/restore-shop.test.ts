@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, mkdtempSync, readdirSync, renameSync, rmSync } f
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { POST as restore } from "@/pages/api/backups/[name]/restore";
 import { POST as backUp, GET as backups } from "@/pages/api/backups/index";
 import { GET as job } from "@/pages/api/jobs/[id]";

@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { MatchAnswer } from "@/core/matching/match-answer.input";
 import type { ShelfLine, Shelved, StockLine } from "@/core/matching/shelf.input";
 import { POST as postEntry } from "@/pages/api/jobs/[id]/entries";

@@ -1,5 +1,5 @@
 import type { Move } from "../knowledge/types";
-import type { JobView } from "./log/reduce";
+import type { JobView } from "./log/view";
 
 /** Whether the old part had a bleed resistor, as the last reading of it says: the new one then needs it too. */
 export function hadResistor(

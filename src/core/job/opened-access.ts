@@ -1,5 +1,5 @@
 import type { Access } from "../knowledge/types";
-import type { JobView } from "./log/reduce";
+import type { JobView } from "./log/view";
 
 /** What stands open, as the access that moves ask for: as it was said, or by its exact name in lines of before. */
 export function openedAccess(

@@ -1,4 +1,4 @@
-import type { JobView } from "./log/reduce";
+import type { JobView } from "./log/view";
 
 /** A part that was ordered and has not come yet, and the job it is for. */
 export interface OrderLine {

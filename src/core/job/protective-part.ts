@@ -1,5 +1,5 @@
 import type { Repair } from "../knowledge/types";
-import type { JobView } from "./log/reduce";
+import type { JobView } from "./log/view";
 
 /** Families whose parts protect: the wrong one is worse than the fault. */
 const PROTECTIVE: ReadonlySet<string> = new Set(["fuse", "protector", "cord", "motor", "capacitor"]);

@@ -7,7 +7,7 @@ import type {
   ToolReading,
 } from "./log/entry";
 import type { Placed } from "./log/lines";
-import type { JobView } from "./log/reduce";
+import type { JobView } from "./log/view";
 
 type Whole =
   | "jobId"

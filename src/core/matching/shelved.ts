@@ -2,6 +2,13 @@ import type { Family } from "./family";
 import type { AttributeFit, FitReason } from "./judge";
 import type { Part } from "./part";
 
+/** Before the id of a part that lies on the shelf, so that it is told from one of the price list. */
+export const ON_SHELF = "shelf:";
+
+/** The shelf's own id of a part, where it lies there. */
+export const shelfIdOf = (partId: string): string | undefined =>
+  partId.startsWith(ON_SHELF) ? partId.slice(ON_SHELF.length) : undefined;
+
 const of = (
   id: string,
   fit: AttributeFit["fit"],

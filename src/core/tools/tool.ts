@@ -10,6 +10,9 @@ import { withoutLeads } from "./leads";
 /** Told the share that is done of what takes long. */
 export type Progress = (share: number) => void;
 
+/** The sentence of each code that a tool says. */
+export type ToolWords = Readonly<Record<string, (params: Said["params"]) => string>>;
+
 /** What a tool stands on: limits as they hold in this shop, and the state of the knowledge. */
 export interface ToolContext {
   readonly limits: Limits;

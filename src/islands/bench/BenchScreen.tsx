@@ -6,6 +6,9 @@ import type { Standing } from "@/core/job/standing";
 import { asSeen } from "@/core/safety/bench-state";
 import { type BenchSummary, benchSummary } from "@/core/safety/bench-summary";
 import type { BenchShop } from "@/core/shop/shop";
+import { ageWords } from "@/words/backup";
+import { inSentence } from "@/words/in-sentence";
+import { stepAction, stepHref, stepWords, untilWords } from "@/words/steps";
 import { BenchBadge } from "../frame/BenchBadge";
 import { MiniShaft } from "../frame/JobShaft";
 import { PlainFrame } from "../frame/PlainFrame";
@@ -13,9 +16,6 @@ import { useAwake } from "../state/awake";
 import { useNow } from "../state/clock";
 import { readDraft } from "../state/draft";
 import { useTouches, useWatches } from "../state/watch";
-import { ageWords } from "../words/backup";
-import { inSentence } from "../words/in-sentence";
-import { stepAction, stepHref, stepWords, untilWords } from "../words/steps";
 import { type Bench, useBench } from "./use-bench";
 
 interface JobOnBench extends BenchJob, Placed {

@@ -1,5 +1,5 @@
 import { lazy, Suspense } from "react";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { formatInstant, formatPercent, formatText } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { useEarlierJob } from "../state/use-earlier-job";

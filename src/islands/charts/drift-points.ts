@@ -1,4 +1,4 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 
 type Reading = JobView["readings"][number];
 

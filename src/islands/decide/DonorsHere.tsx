@@ -1,12 +1,12 @@
 import type { DecisionCase } from "@/core/decision/action";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { DonorHere } from "@/core/matching/donor-here";
 import { formatMoney } from "@/core/quantity/format";
+import { inSentence } from "@/words/in-sentence";
+import type { RouteNames } from "@/words/routes";
 import { repairLabel } from "../engine/names";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
-import { inSentence } from "../words/in-sentence";
-import type { RouteNames } from "../words/routes";
 
 interface DonorsHereProps {
   readonly job: JobView;

@@ -1,16 +1,16 @@
 import { useState } from "react";
 import type { OwnerOffer } from "@/core/job/deciding/owner-offer";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { formatMoney } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
+import { inSentence } from "@/words/in-sentence";
+import { askMessage } from "@/words/messages";
+import { offerQuestion } from "@/words/offer";
+import { type RouteNames, routeLabel, routeName } from "@/words/routes";
 import { Field } from "../fields/Field";
 import { Message } from "../fields/Message";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
-import { inSentence } from "../words/in-sentence";
-import { askMessage } from "../words/messages";
-import { offerQuestion } from "../words/offer";
-import { type RouteNames, routeLabel, routeName } from "../words/routes";
 
 interface OwnerPricesProps {
   readonly job: JobView;

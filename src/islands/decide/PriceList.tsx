@@ -1,10 +1,10 @@
 import type { Action, DecisionCase } from "@/core/decision/action";
 import type { FigureId } from "@/core/decision/figures";
 import type { CaseFacts } from "@/core/decision/making";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
+import { inSentence } from "@/words/in-sentence";
+import { actionLabel, type RouteNames } from "@/words/routes";
 import { Fold } from "../fields/Fold";
-import { inSentence } from "../words/in-sentence";
-import { actionLabel, type RouteNames } from "../words/routes";
 import { Price } from "./Prices";
 
 interface PriceListProps {

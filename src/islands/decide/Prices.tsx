@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { Said } from "@/core/decision/figures";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { formatMoney, minorDigits } from "@/core/quantity/format";
 import { parseMoneyRange } from "@/core/quantity/money";
 import { Field } from "../fields/Field";

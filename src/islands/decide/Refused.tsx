@@ -1,7 +1,7 @@
 import type { RefusedRepair } from "@/core/decision/decide";
 import type { Knowledge } from "@/core/knowledge/types";
+import { inSentence } from "@/words/in-sentence";
 import { faultLabel, repairLabel } from "../engine/names";
-import { inSentence } from "../words/in-sentence";
 
 interface RefusedProps {
   readonly refused: readonly RefusedRepair[];

@@ -3,8 +3,8 @@ import type { Decision } from "@/core/decision/decide";
 import type { Route } from "@/core/decision/routes";
 import { isEnd } from "@/core/decision/schools";
 import { formatChance, formatMoney } from "@/core/quantity/format";
-import { inSentence } from "../words/in-sentence";
-import { actionLabel, type RouteNames, routeLabel } from "../words/routes";
+import { inSentence } from "@/words/in-sentence";
+import { actionLabel, type RouteNames, routeLabel } from "@/words/routes";
 
 interface ShaftProps {
   readonly route: Route;

@@ -2,9 +2,9 @@ import type { Decision } from "@/core/decision/decide";
 import type { Route } from "@/core/decision/routes";
 import type { SchoolId } from "@/core/decision/schools";
 import { formatMoney } from "@/core/quantity/format";
+import { inSentence } from "@/words/in-sentence";
+import { actionLabel, opinionWords, type RouteNames, SCHOOL_WORDS } from "@/words/routes";
 import { Choices } from "../fields/Choices";
-import { inSentence } from "../words/in-sentence";
-import { actionLabel, opinionWords, type RouteNames, SCHOOL_WORDS } from "../words/routes";
 
 interface SchoolsProps {
   readonly decision: Decision;

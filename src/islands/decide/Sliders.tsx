@@ -1,7 +1,7 @@
 import type { DecisionCase } from "@/core/decision/action";
 import type { Moved, Notched } from "@/core/decision/decide";
 import { formatChance, formatMoney } from "@/core/quantity/format";
-import { answerLabel, type RouteNames } from "../words/routes";
+import { answerLabel, type RouteNames } from "@/words/routes";
 import { numbered } from "./numbered";
 
 interface SlidersProps {

@@ -3,14 +3,14 @@ import { type Decision, firstBuyOf, needsProof } from "@/core/decision/decide";
 import type { Route, RouteId } from "@/core/decision/routes";
 import { isEnd } from "@/core/decision/schools";
 import type { Isolation } from "@/core/isolation/isolate";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Shop } from "@/core/shop/shop";
+import { inSentence } from "@/words/in-sentence";
+import { type RouteNames, routeLabel } from "@/words/routes";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
-import { inSentence } from "../words/in-sentence";
-import { type RouteNames, routeLabel } from "../words/routes";
 
 interface TakeProps {
   readonly job: JobView;

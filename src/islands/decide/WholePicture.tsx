@@ -2,8 +2,8 @@ import type { StageMinutes } from "@/core/decision/action";
 import type { Decision } from "@/core/decision/decide";
 import type { Route } from "@/core/decision/routes";
 import { formatChance, formatMoney } from "@/core/quantity/format";
+import { type RouteNames, routeLabel, WARRANTY } from "@/words/routes";
 import { Fold } from "../fields/Fold";
-import { type RouteNames, routeLabel, WARRANTY } from "../words/routes";
 
 interface PictureProps {
   readonly decision: Decision;

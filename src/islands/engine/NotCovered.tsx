@@ -1,4 +1,4 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Issue } from "@/core/result";
 import type { Shop } from "@/core/shop/shop";
 

@@ -1,5 +1,5 @@
 import type { TakenIn } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { usePost } from "../state/use-post";
 
 /** The line alone, without the place it has in the log. */

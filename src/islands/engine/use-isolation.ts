@@ -3,7 +3,7 @@ import { useEffect, useMemo, useRef, useState } from "react";
 import type { Isolation } from "@/core/isolation/isolate";
 import type { IsolateRequest } from "@/core/isolation/isolate.input";
 import { isolationRequest, machineOnBench } from "@/core/job/isolation/isolation-request";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { asksOwner, type Estimate, estimateOf } from "@/core/job/sign-off/estimate";
 import { closingMinutes, repairsOn } from "@/core/knowledge/kind-costs";
 import type { Knowledge } from "@/core/knowledge/types";

@@ -1,5 +1,5 @@
 import type { BenchLevel, BenchSummary } from "@/core/safety/bench-summary";
-import { benchWords } from "../words/bench-state";
+import { benchWords } from "@/words/bench-state";
 
 const PATTERN: Readonly<Record<BenchLevel, string>> = { live: "hatched", charge: "half-hatched", hands: "" };
 

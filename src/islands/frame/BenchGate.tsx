@@ -1,7 +1,7 @@
 import type { Stage } from "@/core/job/stages";
 import type { BenchNeed, PowerUse } from "@/core/knowledge/touches";
 import type { BenchGap } from "@/core/safety/bench-gaps";
-import { LIVE_GAP_WORDS } from "@/log/gap-words";
+import { LIVE_GAP_WORDS } from "@/words/gaps";
 import { GapLink } from "./GapLink";
 import { PlugQuestion } from "./PlugQuestion";
 import type { JobScreen } from "./use-job-screen";

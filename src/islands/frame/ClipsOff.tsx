@@ -1,4 +1,4 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";

@@ -1,6 +1,6 @@
 import Pause from "lucide-react/icons/pause";
 import Play from "lucide-react/icons/play";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
 import { useWorkClock } from "./work-clock";
 

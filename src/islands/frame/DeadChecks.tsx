@@ -1,17 +1,17 @@
 import { useState } from "react";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
 import type { DeadCheck } from "@/core/knowledge/types";
 import { formatReading, formatText } from "@/core/quantity/format";
 import { alternativeTo, checksFor } from "@/core/safety/dead-checks";
 import type { Shop } from "@/core/shop/shop";
+import { inSentence } from "@/words/in-sentence";
 import { answerAndMoveOn } from "../fields/move-on";
 import { Problem } from "../fields/Problem";
 import { ReadingField } from "../fields/ReadingField";
 import { useReadingField } from "../fields/use-reading-field";
 import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
-import { inSentence } from "../words/in-sentence";
 import { VerdictMark } from "./VerdictMark";
 
 interface CheckProps {

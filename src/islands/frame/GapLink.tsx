@@ -1,5 +1,5 @@
 import type { LiveGap } from "@/core/safety/live-work";
-import { type GapStage, LIVE_GAP_WORDS } from "@/log/gap-words";
+import { type GapStage, LIVE_GAP_WORDS } from "@/words/gaps";
 
 const LINKS: Readonly<Record<Exclude<GapStage, null>, string>> = {
   "take-in": "Go to Take in",

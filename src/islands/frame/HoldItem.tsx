@@ -1,9 +1,9 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
 import type { Holdable } from "@/core/safety/bench-state";
+import { HELD_WORDS } from "@/words/held";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
-import { HELD_WORDS } from "../words/held";
 
 interface HoldProps {
   readonly job: JobView;

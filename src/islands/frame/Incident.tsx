@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";

@@ -1,11 +1,11 @@
 import { useState } from "react";
 import { tellsOfFailure } from "@/core/job/log/failure";
-import type { JobView, LedgerLine } from "@/core/job/log/reduce";
+import type { JobView, LedgerLine } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
 import { formatInstant } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
+import { type SayLine, useLineWords } from "@/islands/state/tool-words";
 import { postEntry } from "../state/post-entry";
-import { type SayLine, useLineWords } from "../words/use-tool-words";
 import { LedgerForms } from "./LedgerForms";
 
 interface LineProps {

@@ -1,10 +1,10 @@
 import { useState } from "react";
 import type { Stage } from "@/core/job/stages";
 import type { Shop } from "@/core/shop/shop";
+import { inSentence } from "@/words/in-sentence";
+import { stepWords } from "@/words/steps";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
-import { inSentence } from "../words/in-sentence";
-import { stepWords } from "../words/steps";
 import { PlugQuestion } from "./PlugQuestion";
 import type { JobScreen } from "./use-job-screen";
 

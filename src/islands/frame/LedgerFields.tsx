@@ -1,10 +1,10 @@
 import { useEffect, useRef } from "react";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { parseMoney } from "@/core/quantity/money";
 import type { Shop } from "@/core/shop/shop";
+import { askMessage } from "@/words/messages";
 import { Field } from "../fields/Field";
 import { Message } from "../fields/Message";
-import { askMessage } from "../words/messages";
 
 /** What is typed in the small forms, kept on the device until it is a line. */
 export interface LedgerDraft {

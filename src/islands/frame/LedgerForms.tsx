@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
 import { EMPTY_FOLLOW_UP_FACTS } from "@/core/job/log/empty-facts";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
 import { parseMoney } from "@/core/quantity/money";
 import type { Shop } from "@/core/shop/shop";

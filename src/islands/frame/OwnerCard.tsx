@@ -1,16 +1,16 @@
 import { useStore } from "@nanostores/react";
 import { useState } from "react";
 import type { OwnerAnswer } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
 import { formatDay, formatInstant, formatMoney } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
+import { OWNER_END_WORDS } from "@/words/owner";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { useDraft } from "../state/draft";
 import { $found } from "../state/found";
 import { usePost } from "../state/use-post";
-import { OWNER_END_WORDS } from "../words/owner";
 import { useAnchored } from "./anchor";
 import { RingOwner } from "./RingOwner";
 

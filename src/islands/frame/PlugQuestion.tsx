@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
 import { hasOwnBattery } from "@/core/safety/bench-gaps";
 import type { PlugEvidence } from "@/core/safety/bench-state";

@@ -1,13 +1,13 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Estimate } from "@/core/job/sign-off/estimate";
 import type { Stage } from "@/core/job/stages";
 import { formatChance, formatMoney } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
+import { inSentence } from "@/words/in-sentence";
+import { askMessage } from "@/words/messages";
 import { Message } from "../fields/Message";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
-import { inSentence } from "../words/in-sentence";
-import { askMessage } from "../words/messages";
 
 interface RingProps {
   readonly job: JobView;

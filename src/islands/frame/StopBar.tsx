@@ -1,6 +1,6 @@
 import type { Stage } from "@/core/job/stages";
 import type { LiveGap } from "@/core/safety/live-work";
-import { LIVE_GAP_WORDS } from "@/log/gap-words";
+import { LIVE_GAP_WORDS } from "@/words/gaps";
 import { GapLink } from "./GapLink";
 import type { JobScreen } from "./use-job-screen";
 

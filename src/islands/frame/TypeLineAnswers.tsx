@@ -3,7 +3,7 @@ import type { JobHit } from "@/core/job/job-hit";
 import type { CapacitorMark } from "@/core/markings/capacitor";
 import type { NameplateLine } from "@/core/nameplate/type-line";
 import type { ToolCard } from "@/core/tools/tool";
-import { hitWords } from "../words/job-hit";
+import { hitWords } from "@/words/job-hit";
 import type { OtherMarking } from "./other-marking";
 
 const ITEM =

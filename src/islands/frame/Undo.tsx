@@ -1,11 +1,11 @@
 import { useStore } from "@nanostores/react";
 import { useEffect, useState } from "react";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
 import type { Shop } from "@/core/shop/shop";
+import { useLineWords } from "@/islands/state/tool-words";
 import { $lastKept } from "../state/tabs";
 import { undoLast } from "../state/undo";
-import { useLineWords } from "../words/use-tool-words";
 import { onKey } from "./keys";
 
 const STAYS_MS = 8000;

@@ -1,6 +1,6 @@
 import { useCallback, useMemo } from "react";
 import { liveFactsOf } from "@/core/job/live-facts";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { type CollarState, collars, type NextStep, nextStep } from "@/core/job/next-step";
 import type { Stage } from "@/core/job/stages";
 import type { BenchNeed, PowerUse } from "@/core/knowledge/touches";

@@ -1,4 +1,4 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Station } from "@/core/knowledge/types";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";

@@ -1,6 +1,6 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
+import { inSentence } from "@/words/in-sentence";
 import { Metering } from "../tools/Metering";
-import { inSentence } from "../words/in-sentence";
 import type { MoveProps } from "./move-props";
 
 type CareProps = Pick<MoveProps, "move" | "shop" | "knowledge"> & { readonly job: JobView };

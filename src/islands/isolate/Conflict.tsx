@@ -1,11 +1,11 @@
 import type { Conflict as Contradiction } from "@/core/isolation/conflict";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Knowledge } from "@/core/knowledge/types";
 import type { Shop } from "@/core/shop/shop";
+import { type SayLine, useLineWords } from "@/islands/state/tool-words";
+import { inSentence } from "@/words/in-sentence";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
-import { inSentence } from "../words/in-sentence";
-import { type SayLine, useLineWords } from "../words/use-tool-words";
 
 interface ConflictProps {
   readonly conflict: Contradiction | undefined;

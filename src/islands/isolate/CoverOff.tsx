@@ -1,11 +1,11 @@
 import { openedAccess } from "@/core/job/opened-access";
 import type { Move } from "@/core/knowledge/types";
 import type { Shop } from "@/core/shop/shop";
+import { inSentence } from "@/words/in-sentence";
 import { Problem } from "../fields/Problem";
 import type { JobScreen } from "../frame/use-job-screen";
 import { usePost } from "../state/use-post";
 import { WhatCameOff } from "../taking-apart/WhatCameOff";
-import { inSentence } from "../words/in-sentence";
 
 interface CoverProps {
   readonly screen: JobScreen;

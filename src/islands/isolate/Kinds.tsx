@@ -1,10 +1,10 @@
 import type { Isolation } from "@/core/isolation/isolate";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { formatChance } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
+import { inSentence } from "@/words/in-sentence";
 import { useSettleKind } from "../engine/settle-kind";
 import { Problem } from "../fields/Problem";
-import { inSentence } from "../words/in-sentence";
 
 interface KindsProps {
   readonly kinds: Isolation["kinds"];

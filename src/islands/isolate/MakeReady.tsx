@@ -4,7 +4,7 @@ import type { BenchGap } from "@/core/safety/bench-gaps";
 import { isHoldable } from "@/core/safety/hazards";
 import type { LiveGap } from "@/core/safety/live-work";
 import type { Shop } from "@/core/shop/shop";
-import { BENCH_GAP_WORDS, LIVE_GAP_WORDS, LIVE_WARNING_WORDS } from "@/log/gap-words";
+import { BENCH_GAP_WORDS, LIVE_GAP_WORDS, LIVE_WARNING_WORDS } from "@/words/gaps";
 import { ClipsOff } from "../frame/ClipsOff";
 import { GapLink } from "../frame/GapLink";
 import { HoldItem } from "../frame/HoldItem";

@@ -1,8 +1,8 @@
 import type { Isolation } from "@/core/isolation/isolate";
 import type { Knowledge } from "@/core/knowledge/types";
 import { formatChance } from "@/core/quantity/format";
+import { inSentence } from "@/words/in-sentence";
 import { faultLabel } from "../engine/names";
-import { inSentence } from "../words/in-sentence";
 
 interface MindChangersProps {
   readonly isolation: Isolation;

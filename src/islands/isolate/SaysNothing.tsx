@@ -1,12 +1,12 @@
 import { useState } from "react";
 import { kindClue, lackable } from "@/core/job/isolation/absent";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { NOT_KNOWN } from "@/core/knowledge/machine-kind";
 import type { Knowledge, Move } from "@/core/knowledge/types";
+import { inSentence } from "@/words/in-sentence";
 import { useSettleKind } from "../engine/settle-kind";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
-import { inSentence } from "../words/in-sentence";
 
 interface SaysNothingProps {
   readonly job: JobView;

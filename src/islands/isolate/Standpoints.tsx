@@ -1,10 +1,10 @@
 import type { Standpoint } from "@/core/isolation/history";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Knowledge } from "@/core/knowledge/types";
 import { formatChance } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
+import { type SayLine, useLineWords } from "@/islands/state/tool-words";
 import { faultLabel } from "../engine/names";
-import { type SayLine, useLineWords } from "../words/use-tool-words";
 
 interface StandpointsProps {
   readonly history: readonly Standpoint[];

@@ -1,9 +1,9 @@
 import type { Isolation } from "@/core/isolation/isolate";
 import type { Knowledge } from "@/core/knowledge/types";
 import type { Shop } from "@/core/shop/shop";
+import { stepAction, stepHref } from "@/words/steps";
 import { useNextStep } from "../frame/NextBar";
 import type { JobScreen } from "../frame/use-job-screen";
-import { stepAction, stepHref } from "../words/steps";
 import { BeforeOrder } from "./BeforeOrder";
 import { StopCall } from "./Suspects";
 

@@ -1,14 +1,14 @@
 import type { Suspect } from "@/core/isolation/explain";
 import type { Isolation } from "@/core/isolation/isolate";
 import { machineOnBench } from "@/core/job/isolation/isolation-request";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { repairsOn } from "@/core/knowledge/kind-costs";
 import type { Fault, Knowledge } from "@/core/knowledge/types";
 import { formatChance, formatMoney } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
+import { type SayLine, useLineWords } from "@/islands/state/tool-words";
+import { inSentence } from "@/words/in-sentence";
 import { faultLabel, repairLabel } from "../engine/names";
-import { inSentence } from "../words/in-sentence";
-import { type SayLine, useLineWords } from "../words/use-tool-words";
 
 const SHOWN = 5;
 const LEAST_SHOWN = 0.01;

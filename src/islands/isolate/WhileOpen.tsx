@@ -1,6 +1,6 @@
 import type { RatedMove } from "@/core/isolation/rated-move";
 import type { Knowledge, Move } from "@/core/knowledge/types";
-import { inSentence } from "../words/in-sentence";
+import { inSentence } from "@/words/in-sentence";
 
 const MOST = 2;
 const FEW_MINUTES = 3;

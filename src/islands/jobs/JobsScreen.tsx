@@ -14,11 +14,11 @@ import { folded } from "@/core/job/folded";
 import type { ListedJob } from "@/core/job/job-list";
 import { dayIn, formatDay } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
+import { stepHref, stepWords } from "@/words/steps";
 import { Field } from "../fields/Field";
 import { PlainFrame } from "../frame/PlainFrame";
 import { useAwake } from "../state/awake";
 import { useDraft } from "../state/draft";
-import { stepHref, stepWords } from "../words/steps";
 import { useJobList } from "./use-job-list";
 
 interface JobsProps {

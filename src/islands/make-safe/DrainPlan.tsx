@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { limitOf } from "@/core/knowledge/resolve-limits";
 import type { StoreId } from "@/core/knowledge/types";
 import { type CapacitorMark, wholeCapacitance } from "@/core/markings/capacitor";
@@ -17,12 +17,12 @@ import {
   type UnmarkedStore,
 } from "@/core/safety/discharge";
 import type { Shop } from "@/core/shop/shop";
+import { DISCHARGE_CHOICES } from "@/words/schools";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
-import { DISCHARGE_CHOICES } from "../words/schools";
 
 /** A short comes last, and only after a reading showed that the resistor worked. */
 function stepsOf(school: DischargeSchool, plan: DischargePlan, resistor: string): readonly string[] {

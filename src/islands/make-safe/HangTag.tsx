@@ -1,4 +1,4 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 
 /** Straight after the door: the number that hangs on the machine, written on tape or printed. Gone once work begins. */
 export function HangTag({ job }: { readonly job: JobView }) {

@@ -1,14 +1,14 @@
 import { recallsFor } from "@/core/job/door/recall";
-import type { JobView } from "@/core/job/log/reduce";
-import { hazardFacts } from "@/core/job/log/reduce";
+import { hazardFacts } from "@/core/job/log/bench-machine";
+import type { JobView } from "@/core/job/log/view";
 import type { Hazard } from "@/core/knowledge/types";
 import type { BenchState } from "@/core/safety/bench-state";
 import { hazardsFor, isHoldable } from "@/core/safety/hazards";
 import type { Shop } from "@/core/shop/shop";
+import { HELD_WORDS } from "@/words/held";
 import { Problem } from "../fields/Problem";
 import { VerdictMark } from "../frame/VerdictMark";
 import { usePost } from "../state/use-post";
-import { HELD_WORDS } from "../words/held";
 
 /** Hazards that the other parts of this screen settle by evidence: a tick here would prove nothing. */
 const BY_EVIDENCE: ReadonlyMap<string, string> = new Map(

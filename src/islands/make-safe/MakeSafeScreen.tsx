@@ -1,7 +1,8 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { owedChecks } from "@/core/job/next-step";
 import { owedBeforePower, spoiltAt } from "@/core/safety/live-work";
 import type { Shop } from "@/core/shop/shop";
+import { benchWords } from "@/words/bench-state";
 import { DeadChecks } from "../frame/DeadChecks";
 import { JobFrame } from "../frame/JobFrame";
 import { Part } from "../frame/Part";
@@ -9,7 +10,6 @@ import { PlugQuestion } from "../frame/PlugQuestion";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
 import { withShop } from "../frame/with-shop";
 import { useAwake } from "../state/awake";
-import { benchWords } from "../words/bench-state";
 import { HangTag } from "./HangTag";
 import { HazardStops, Hazards, hazardsOf, isByEvidence, isSeenTo } from "./Hazards";
 import { OpenCovers } from "./OpenCovers";

@@ -5,7 +5,7 @@ import type { Access } from "@/core/knowledge/types";
 import type { BenchGap } from "@/core/safety/bench-gaps";
 import { isHoldable } from "@/core/safety/hazards";
 import type { Shop } from "@/core/shop/shop";
-import { BENCH_GAP_WORDS } from "@/log/gap-words";
+import { BENCH_GAP_WORDS } from "@/words/gaps";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";

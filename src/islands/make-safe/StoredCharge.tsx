@@ -1,10 +1,11 @@
 import { useState } from "react";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { StoreId } from "@/core/knowledge/types";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { formatInstant, formatText } from "@/core/quantity/format";
 import { type BenchState, chargeState } from "@/core/safety/bench-state";
 import type { Shop } from "@/core/shop/shop";
+import { storeWords } from "@/words/stores";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { ReadingField } from "../fields/ReadingField";
@@ -12,7 +13,6 @@ import { useReadingField } from "../fields/use-reading-field";
 import { VerdictMark } from "../frame/VerdictMark";
 import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
-import { storeWords } from "../words/stores";
 import { DrainPlan } from "./DrainPlan";
 
 interface StoredProps {

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { MatchAnswer } from "@/core/matching/match-answer.input";
 import { formatMoney } from "@/core/quantity/format";
-import { inSentence } from "../words/in-sentence";
+import { inSentence } from "@/words/in-sentence";
 import { FIT_WORDS, FitMark } from "./FitMark";
 
 type Candidate = MatchAnswer["candidates"][number];

@@ -1,6 +1,6 @@
 import type { MatchAnswer } from "@/core/matching/match-answer.input";
 import type { From } from "@/core/matching/source";
-import { FROM_WORDS } from "../words/match";
+import { FROM_WORDS } from "@/words/match";
 
 interface ConflictsProps {
   readonly conflicts: MatchAnswer["conflicts"];

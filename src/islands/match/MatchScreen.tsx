@@ -1,4 +1,4 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { familyOf } from "@/core/matching/places";
 import { supplyOf } from "@/core/nameplate/supply";
 import type { Shop } from "@/core/shop/shop";

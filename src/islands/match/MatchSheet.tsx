@@ -1,5 +1,5 @@
 import { type ReactNode, useEffect, useRef } from "react";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Asked } from "@/core/matching/asked.input";
 import type { MatchAnswer } from "@/core/matching/match-answer.input";
 import type { From } from "@/core/matching/source";

@@ -1,6 +1,6 @@
 import type { MatchAnswer } from "@/core/matching/match-answer.input";
 import type { Issue } from "@/core/result";
-import { FROM_WORDS, howSure } from "../words/match";
+import { FROM_WORDS, howSure } from "@/words/match";
 
 type Needed = MatchAnswer["needed"][number];
 

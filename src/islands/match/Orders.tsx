@@ -1,4 +1,4 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { formatDay, formatInstant } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { Field } from "../fields/Field";

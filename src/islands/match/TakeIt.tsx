@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { EMPTY_FOLLOW_UP_FACTS } from "@/core/job/log/empty-facts";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { MatchAnswer } from "@/core/matching/match-answer.input";
 import { placeOf } from "@/core/matching/places";
 import { toOrder } from "@/core/matching/to-order";

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Shop } from "@/core/shop/shop";
 import { Drift } from "../charts/Drift";
 import { useIsolation } from "../engine/use-isolation";

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { Problem } from "../fields/Problem";
 import { request } from "../state/api";
 import { benchName, newId } from "../state/person";

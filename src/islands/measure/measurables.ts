@@ -1,7 +1,7 @@
 import { movesFor } from "@/core/isolation/machine-model";
 import { kindByName } from "@/core/job/door/machine-kind";
 import { absentStations } from "@/core/job/isolation/absent";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { NOT_KNOWN, stationsOf } from "@/core/knowledge/machine-kind";
 import type { BenchNeed } from "@/core/knowledge/touches";
 import { needOf } from "@/core/knowledge/touches";

@@ -2,6 +2,8 @@ import { useState } from "react";
 import type { Standing } from "@/core/job/standing";
 import { formatDay, formatInstant } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
+import { inSentence } from "@/words/in-sentence";
+import { SIGN_OFF_WORDS } from "@/words/runs";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { PlainFrame } from "../frame/PlainFrame";
@@ -9,8 +11,6 @@ import { withShop } from "../frame/with-shop";
 import { request } from "../state/api";
 import { useAwake } from "../state/awake";
 import { useDraft } from "../state/draft";
-import { inSentence } from "../words/in-sentence";
-import { SIGN_OFF_WORDS } from "../words/runs";
 
 interface OwnerScreenProps {
   readonly owner: {

@@ -1,12 +1,12 @@
 import { useState } from "react";
 import { EMPTY_REFITTED_FACTS } from "@/core/job/log/empty-facts";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { ToPutBack } from "@/core/job/reassembly/put-back";
 import { isProtective, type OffLine as Off } from "@/core/job/reassembly/reassembly";
+import { offWords } from "@/words/put-back";
 import { Problem } from "../fields/Problem";
 import { useAnchored } from "../frame/anchor";
 import { usePost } from "../state/use-post";
-import { offWords } from "../words/put-back";
 
 interface LineProps {
   readonly job: JobView;

@@ -16,11 +16,11 @@ import {
 } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import GripVertical from "lucide-react/icons/grip-vertical";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { ToPutBack } from "@/core/job/reassembly/put-back";
+import { offWords } from "@/words/put-back";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
-import { offWords } from "../words/put-back";
 import { OffLine } from "./OffLine";
 
 interface ListProps {

@@ -1,11 +1,11 @@
 import type { KeyboardEvent, MouseEvent } from "react";
 import type { Pin } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
+import { offWords, PICTURE_OF } from "@/words/put-back";
 import { PictureField } from "../fields/PictureField";
 import { Problem } from "../fields/Problem";
 import { pictureAddress } from "../state/send-picture";
 import { usePost } from "../state/use-post";
-import { offWords, PICTURE_OF } from "../words/put-back";
 
 const STEP = 0.02;
 const KEYS: ReadonlyMap<string, readonly [number, number]> = new Map(

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { Pin } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import {
   isRepairDone,
   isWhole,
@@ -10,6 +10,7 @@ import {
 } from "@/core/job/reassembly/put-back";
 import type { Repair } from "@/core/knowledge/types";
 import type { Shop } from "@/core/shop/shop";
+import { offWords } from "@/words/put-back";
 import { Problem } from "../fields/Problem";
 import { useAnchored } from "../frame/anchor";
 import { ClipsOff } from "../frame/ClipsOff";
@@ -20,7 +21,6 @@ import { useAwake } from "../state/awake";
 import { usePost } from "../state/use-post";
 import { TookOff } from "../taking-apart/TookOff";
 import { useTakingApart } from "../taking-apart/use-taking-apart";
-import { offWords } from "../words/put-back";
 import { OffList } from "./OffList";
 import { PinPicture } from "./PinPicture";
 import { RepairDone } from "./RepairDone";

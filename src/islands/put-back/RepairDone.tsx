@@ -2,12 +2,12 @@ import { useState } from "react";
 import { fitsProtectivePart, isMatched } from "@/core/job/protective-part";
 import { isRepairDone } from "@/core/job/reassembly/put-back";
 import type { Repair } from "@/core/knowledge/types";
+import { stepLabel } from "@/words/routes";
 import { Problem } from "../fields/Problem";
 import { useAnchored } from "../frame/anchor";
 import { BenchGate } from "../frame/BenchGate";
 import type { JobScreen } from "../frame/use-job-screen";
 import { usePost } from "../state/use-post";
-import { stepLabel } from "../words/routes";
 
 interface DoneProps {
   readonly screen: JobScreen;

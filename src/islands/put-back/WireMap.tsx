@@ -1,6 +1,6 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { wireMap } from "@/core/job/reassembly/put-back";
-import { WIRE_COLOURS, wireFill } from "../fields/wire-colours";
+import { WIRE_COLOURS, wireFill } from "@/drawing/wire-colours";
 
 const ROW = 34;
 const WIDTH = 340;

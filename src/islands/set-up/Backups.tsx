@@ -1,6 +1,6 @@
 import { formatInstant } from "@/core/quantity/format";
+import { ageWords, sizeWords } from "@/words/backup";
 import { Problem } from "../fields/Problem";
-import { ageWords, sizeWords } from "../words/backup";
 import { PutBack } from "./PutBack";
 import { type Backup, useBackups } from "./use-backups";
 

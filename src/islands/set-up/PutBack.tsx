@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { formatInstant } from "@/core/quantity/format";
-import { ageWords, sizeWords } from "../words/backup";
+import { ageWords, sizeWords } from "@/words/backup";
 import type { useBackups } from "./use-backups";
 
 interface PutBackProps {

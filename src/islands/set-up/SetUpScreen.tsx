@@ -1,11 +1,11 @@
 import { type ComponentProps, useState } from "react";
 import type { Knowledge } from "@/core/knowledge/types";
+import { DISCHARGE_CHOICES } from "@/words/schools";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { PlainFrame } from "../frame/PlainFrame";
 import { useAwake } from "../state/awake";
 import { benchName, setBenchName } from "../state/person";
-import { DISCHARGE_CHOICES } from "../words/schools";
 import { Backups, type BackupsProps } from "./Backups";
 import { Calendar } from "./Calendar";
 import { Counts } from "./Counts";

@@ -1,10 +1,12 @@
 import type { Complaint, AcceptanceRun as Run } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { conditionTried } from "@/core/job/sign-off/sign-off";
 import { formatDuration } from "@/core/quantity/format";
 import type { LiveGap } from "@/core/safety/live-work";
 import type { Shop } from "@/core/shop/shop";
-import { LIVE_GAP_WORDS } from "@/log/gap-words";
+import { LIVE_GAP_WORDS } from "@/words/gaps";
+import { inSentence } from "@/words/in-sentence";
+import { RUN_RESULT, RUN_WORDS, UNPROVEN_WORDS } from "@/words/runs";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
@@ -15,8 +17,6 @@ import { PlugIn } from "../frame/PlugIn";
 import type { JobScreen } from "../frame/use-job-screen";
 import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
-import { inSentence } from "../words/in-sentence";
-import { RUN_RESULT, RUN_WORDS, UNPROVEN_WORDS } from "../words/runs";
 import { RunFigures } from "./RunFigures";
 import { EMPTY_RUN, type RunDraft, runOf } from "./run-draft";
 

@@ -1,15 +1,15 @@
 import { useState } from "react";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { billOf, partsCost, withMarkup } from "@/core/job/sign-off/bill";
 import { formatMoney, minorDigits } from "@/core/quantity/format";
 import { parseMoney } from "@/core/quantity/money";
 import type { Issue, Result } from "@/core/result";
 import type { Shop } from "@/core/shop/shop";
+import { billWords } from "@/words/bill";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
-import { billWords } from "../words/bill";
 
 interface BillProps {
   readonly job: JobView;

@@ -1,4 +1,4 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { stillOff } from "@/core/job/reassembly/put-back";
 import { VerdictMark } from "../frame/VerdictMark";
 

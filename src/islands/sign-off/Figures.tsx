@@ -1,7 +1,7 @@
 import type { BeforeAfter } from "@/core/job/sign-off/before-after";
 import { formatText } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
-import { figureName } from "../words/figures";
+import { figureName } from "@/words/figures";
 
 /** A ratio says nothing of temperatures and levels: they are told by their difference. */
 function ratio({ before, after, unit }: BeforeAfter): string {

@@ -2,16 +2,16 @@ import { addDays, addMonths, format } from "date-fns";
 import { useState } from "react";
 import { EMPTY_FOLLOW_UP_FACTS } from "@/core/job/log/empty-facts";
 import type { FollowUp } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Promised } from "@/core/job/reassembly/reassembly";
 import { signOffWord } from "@/core/job/sign-off/sign-off";
 import { dayIn, formatDay } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
+import { promiseWords } from "@/words/put-back";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
-import { promiseWords } from "../words/put-back";
 
 interface Draft {
   readonly what: string;

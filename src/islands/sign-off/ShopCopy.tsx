@@ -1,15 +1,15 @@
 import type { SignedOff } from "@/core/job/log/entry";
 import { tellsOfFailure } from "@/core/job/log/failure";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { beforeAfter } from "@/core/job/sign-off/before-after";
 import { signedBill } from "@/core/job/sign-off/bill";
 import { finalTests, signOffWord } from "@/core/job/sign-off/sign-off";
 import { dayIn, formatDay, formatInstant, formatReading, formatText } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
-import { billWords } from "../words/bill";
-import { promiseWords } from "../words/put-back";
-import { RUN_RESULT, RUN_WORDS, SIGN_OFF_WORDS, UNPROVEN_WORDS } from "../words/runs";
-import { useLineWords } from "../words/use-tool-words";
+import { useLineWords } from "@/islands/state/tool-words";
+import { billWords } from "@/words/bill";
+import { promiseWords } from "@/words/put-back";
+import { RUN_RESULT, RUN_WORDS, SIGN_OFF_WORDS, UNPROVEN_WORDS } from "@/words/runs";
 import { Figures } from "./Figures";
 
 export interface SheetProps {

@@ -1,7 +1,7 @@
 import { useStore } from "@nanostores/react";
 import { atom } from "nanostores";
 import { useState } from "react";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 
 /** The job on screen: replaced by what the server answered, never changed in place. */
 export const $job = atom<JobView | null>(null);

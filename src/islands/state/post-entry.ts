@@ -1,5 +1,5 @@
 import type { EntryKind } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
 import type { Result } from "@/core/result";
 import { request } from "./api";

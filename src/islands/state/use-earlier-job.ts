@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { request } from "./api";
 
 /** The job that this one was begun from: the same machine or its twin. Undefined where there is none, or not yet. */

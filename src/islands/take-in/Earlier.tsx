@@ -1,10 +1,10 @@
 import { useState } from "react";
 import type { UseFormReturn } from "react-hook-form";
 import type { JobHit } from "@/core/job/job-hit";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Shop } from "@/core/shop/shop";
+import { hitWords } from "@/words/job-hit";
 import { request } from "../state/api";
-import { hitWords } from "../words/job-hit";
 import { type TakeInForm as Form, formFrom } from "./form";
 import { useFound } from "./use-found";
 

@@ -1,10 +1,10 @@
 import type { Picture } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
+import { PICTURE_OF } from "@/words/put-back";
 import { PictureField } from "../fields/PictureField";
 import { Problem } from "../fields/Problem";
 import { pictureAddress } from "../state/send-picture";
 import { usePost } from "../state/use-post";
-import { PICTURE_OF } from "../words/put-back";
 
 const TAKEN: readonly Picture["of"][] = ["nameplate", "outside", "damage"];
 

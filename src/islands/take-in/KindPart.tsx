@@ -2,10 +2,10 @@ import type { UseFormReturn } from "react-hook-form";
 import { kindByName } from "@/core/job/door/machine-kind";
 import { NOT_KNOWN } from "@/core/knowledge/machine-kind";
 import type { Shop } from "@/core/shop/shop";
+import { inSentence } from "@/words/in-sentence";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { Fold } from "../fields/Fold";
-import { inSentence } from "../words/in-sentence";
 import { HazardPart } from "./DoorPart";
 import type { TakeInForm as Form } from "./form";
 

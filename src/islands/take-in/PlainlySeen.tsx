@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { UseFormReturn } from "react-hook-form";
 import type { Shop } from "@/core/shop/shop";
-import { inSentence } from "../words/in-sentence";
+import { inSentence } from "@/words/in-sentence";
 import type { TakeInForm as Form } from "./form";
 
 interface SeenProps {

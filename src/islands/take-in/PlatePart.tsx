@@ -3,12 +3,12 @@ import type { UseFormReturn } from "react-hook-form";
 import { meaningOfPlate } from "@/core/nameplate/as-typed";
 import { parseNameplate } from "@/core/nameplate/type-line";
 import type { Shop } from "@/core/shop/shop";
+import { plateWords } from "@/words/nameplate";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { Fold } from "../fields/Fold";
 import { PictureField } from "../fields/PictureField";
 import { pictureAddress } from "../state/send-picture";
-import { plateWords } from "../words/nameplate";
 import { type TakeInForm as Form, plateFields } from "./form";
 import { Text } from "./Text";
 

@@ -1,4 +1,4 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Shop } from "@/core/shop/shop";
 import { JobFrame } from "../frame/JobFrame";
 import { NextLink } from "../frame/NextBar";

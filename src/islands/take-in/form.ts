@@ -1,5 +1,5 @@
 import type { Complaint, MotorPlate, Picture, RecallLook, TakenIn } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { parseNameplate } from "@/core/nameplate/type-line";
 import { minorDigits } from "@/core/quantity/format";
 import { parseMoney } from "@/core/quantity/money";

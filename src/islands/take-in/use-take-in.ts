@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
 import { type FieldErrors, type Resolver, useForm } from "react-hook-form";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { SeenFault } from "@/core/knowledge/types";
 import type { Issue } from "@/core/result";
 import type { Shop } from "@/core/shop/shop";

@@ -1,9 +1,9 @@
 import type { Removed, RemovedSort } from "@/core/job/log/entry";
+import { WIRE_COLOURS } from "@/drawing/wire-colours";
+import { SORT_WORDS } from "@/words/put-back";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
-import { WIRE_COLOURS } from "../fields/wire-colours";
-import { SORT_WORDS } from "../words/put-back";
 import type { Ready, TakingApart } from "./use-taking-apart";
 
 const COUNTS = ["1", "2", "3", "4", "6", "8"].map((value) => ({ value, label: value }));

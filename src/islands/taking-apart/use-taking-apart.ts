@@ -1,6 +1,6 @@
 import { EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
 import type { Pin, Removed, RemovedSort } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
 import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";

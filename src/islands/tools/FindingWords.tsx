@@ -1,8 +1,8 @@
 import { formatText } from "@/core/quantity/format";
 import type { Finding, Said } from "@/core/tools/finding.input";
+import { useToolWords } from "@/islands/state/tool-words";
+import { saidWords, VERDICT_WORDS } from "@/words/said";
 import { VerdictMark } from "../frame/VerdictMark";
-import { saidWords, VERDICT_WORDS } from "../words/said";
-import { useToolWords } from "../words/use-tool-words";
 
 /** A sentence may be said twice, of different parts. */
 const keyOf = ({ code, params }: Said): string => `${code} ${JSON.stringify(params)}`;

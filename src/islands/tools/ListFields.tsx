@@ -1,6 +1,6 @@
 import { QUANTITIES } from "@/core/quantity/reading";
 import type { SequenceSpec, SeriesSpec } from "@/core/tools/field.input";
-import { rowsOf, wordsOf } from "./draft";
+import { rowsOf, wordsOf } from "@/drawing/typed";
 import type { ToolSheetModel } from "./use-tool-sheet";
 
 interface SeriesProps {

@@ -1,5 +1,5 @@
 import { ownFigures } from "@/core/job/isolation/own-figures";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Move } from "@/core/knowledge/types";
 import type { Shop } from "@/core/shop/shop";
 

@@ -3,22 +3,8 @@ import type { QuantityId } from "@/core/quantity/reading";
 import type { Instrument } from "@/core/shop/settings";
 import type { AnyField, Fields, MeterSpec } from "@/core/tools/field.input";
 import { LEADS_FIELD } from "@/core/tools/leads";
+import { leadsOf, pairsOf, rowsOf, type ToolDraft, textOf, wordsOf } from "@/drawing/typed";
 import type { Offer } from "./offers";
-
-export interface TimedText {
-  readonly at: string;
-  readonly reading: string;
-}
-/** What is typed for a pair of leads. */
-export interface PairText {
-  readonly a: string;
-  readonly b: string;
-  readonly reading: string;
-}
-type DraftValue = string | readonly string[] | readonly TimedText[] | readonly PairText[];
-
-/** What is typed on a tool's sheet, by field; a meter that is not the shop's stands as three fields of its own. */
-export type ToolDraft = Readonly<Record<string, DraftValue>>;
 
 /** What a job knows of the part on the bench. */
 export interface Given {
@@ -34,37 +20,6 @@ export interface Given {
   readonly offers?: readonly Offer[] | undefined;
   /** Usual frequency of its mains: a choice begins with it. */
   readonly hertz?: string | undefined;
-}
-
-export const textOf = (draft: ToolDraft, id: string): string => {
-  const value = draft[id];
-  return typeof value === "string" ? value : "";
-};
-type Item = string | TimedText | PairText;
-const isTimed = (one: Item): one is TimedText => typeof one !== "string" && "at" in one;
-const isPair = (one: Item): one is PairText => typeof one !== "string" && "a" in one;
-const isWord = (one: Item): one is string => typeof one === "string";
-
-export function rowsOf(draft: ToolDraft, id: string): readonly TimedText[] {
-  const value = draft[id];
-  return typeof value === "object" ? [...value].filter(isTimed) : [];
-}
-
-export function wordsOf(draft: ToolDraft, id: string): readonly string[] {
-  const value = draft[id];
-  return typeof value === "object" ? [...value].filter(isWord) : [];
-}
-
-export function pairsOf(draft: ToolDraft, id: string): readonly PairText[] {
-  const value = draft[id];
-  return typeof value === "object" ? [...value].filter(isPair) : [];
-}
-
-/** The names of leads as they are typed in one line, with commas or without. */
-export function leadsOf(draft: ToolDraft, id: string): readonly string[] {
-  return textOf(draft, `${id}.leads`)
-    .split(/[\s,;]+/)
-    .filter((name) => name !== "");
 }
 
 /** What the job settles of a field, where it settles anything. */

@@ -1,7 +1,7 @@
 import { parseLeadPair } from "@/core/markings/lead-pair";
 import { bandsIn } from "@/core/markings/resistor-bands";
 import type { Tool } from "@/core/tools/tool";
-import type { ToolDraft } from "./draft";
+import type { ToolDraft } from "@/drawing/typed";
 
 /** What the type line handed over, as the field that takes it holds it: a pair of leads, or bands in a row. */
 export function fromMarking({ takesMarking, fields }: Tool, marking: string | undefined): ToolDraft {

@@ -1,4 +1,4 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Move } from "@/core/knowledge/types";
 import { plateLine } from "@/core/nameplate/plate-line";
 import { supplyOf } from "@/core/nameplate/supply";

@@ -1,4 +1,4 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { formatInstant, formatText } from "@/core/quantity/format";
 import { QUANTITIES, type QuantityId } from "@/core/quantity/reading";
 import type { Shop } from "@/core/shop/shop";

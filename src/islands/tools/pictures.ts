@@ -1,5 +1,5 @@
 import type { ComponentType } from "react";
-import type { PictureProps } from "./picture-props";
+import type { PictureProps } from "@/drawing/picture-props";
 
 /** What a room's picture hands out: the figure under the reading, and where the probes go. Either may be missing. */
 export interface Pictures {

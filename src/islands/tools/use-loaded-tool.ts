@@ -1,7 +1,7 @@
 import { useEffect, useState } from "react";
 import type { Tool } from "@/core/tools/tool";
 import { loadTool } from "@/tools/registry";
-import { fetchWords } from "../words/said";
+import { fetchWords } from "../state/tool-words";
 import { loadPictures, type Pictures } from "./pictures";
 
 export interface LoadedTool {

@@ -4,9 +4,10 @@ import type { Shop } from "@/core/shop/shop";
 import type { Finding } from "@/core/tools/finding.input";
 import { LEADS_FIELD } from "@/core/tools/leads";
 import type { Tool } from "@/core/tools/tool";
+import { type ToolDraft, textOf } from "@/drawing/typed";
 import { type ReadingFieldModel, useReadingField } from "../fields/use-reading-field";
 import { useDraft } from "../state/draft";
-import { type Given, inputOf, isAsked, type ToolDraft, textOf } from "./draft";
+import { type Given, inputOf, isAsked } from "./draft";
 import { fromMarking } from "./from-marking";
 import { useWorkedOut } from "./use-worked-out";
 

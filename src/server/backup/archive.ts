@@ -4,9 +4,9 @@ import { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import { sql } from "drizzle-orm";
 import { ZipFile } from "yazl";
+import { canonicalJson } from "@/server/db/content-hash";
 import type { Executor } from "@/server/db/executor";
 import { type PictureSize, type Pictures, pictureName } from "@/server/db/pictures";
-import { canonicalJson } from "../services/content-hash";
 
 export const FORMAT = "good-spindle-archive";
 export const FORMAT_VERSION = 2;

@@ -5,7 +5,7 @@ import { ZipFile } from "yazl";
 import * as yup from "yup";
 import { fail, issue, ok, type Result } from "@/core/result";
 import { parseWith, strictObject } from "@/core/validate";
-import { canonicalJson } from "../services/content-hash";
+import { canonicalJson } from "@/server/db/content-hash";
 
 const FORMAT = "good-spindle-job";
 const FORMAT_VERSION = 1;

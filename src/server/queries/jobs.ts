@@ -1,5 +1,5 @@
 import { sql } from "drizzle-orm";
-import type { JobContext, JobView } from "@/core/job/log/reduce";
+import type { JobContext, JobView } from "@/core/job/log/view";
 import type { Executor } from "@/server/db/executor";
 import { jobs } from "@/server/db/schema";
 import { committedLog } from "@/server/repositories/known-logs";

@@ -1,5 +1,6 @@
 import type { Entry } from "@/core/job/log/entry";
-import { type JobContext, type JobView, reduceJob } from "@/core/job/log/reduce";
+import type { JobContext, JobView } from "@/core/job/log/view";
+import { reduceJob } from "@/log/reduce";
 
 const SHOWN_LENGTH = 2000;
 

@@ -1,11 +1,11 @@
 import { countsFrom, type Lesson } from "@/core/isolation/lesson";
+import { canonicalJson } from "@/server/db/content-hash";
 import { shopDatabase } from "@/server/db/shop-database";
 import { readCounts } from "@/server/queries/shop-counts";
 import { viewOf } from "@/server/queries/view-of";
 import { logsOfJobs } from "@/server/repositories/entries";
 import { factsOf } from "@/server/repositories/job-facts";
 import { everyJobId } from "@/server/repositories/jobs";
-import { canonicalJson } from "./content-hash";
 import { workOutFacts } from "./job-facts";
 import type { ShopContext } from "./shop-context";
 

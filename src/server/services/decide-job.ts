@@ -1,7 +1,7 @@
 import type { Isolation } from "@/core/isolation/isolate";
 import { decideJob, type JobDecision } from "@/core/job/deciding/decide-job";
 import { isolationRequest } from "@/core/job/isolation/isolation-request";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { ok, type Result } from "@/core/result";
 import { isolateOffThread } from "./isolate";
 import type { ShopContext } from "./shop-context";

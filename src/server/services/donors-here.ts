@@ -1,4 +1,4 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { NOTHING_SAID } from "@/core/matching/asked.input";
 import type { DonorHere } from "@/core/matching/donor-here";
 import { familyOf } from "@/core/matching/places";

@@ -1,5 +1,5 @@
 import { createEvents, type EventAttributes } from "ics";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { Promised } from "@/core/job/reassembly/reassembly";
 import { wholeDay } from "./whole-day";
 

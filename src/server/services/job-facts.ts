@@ -3,7 +3,7 @@ import { type Lesson, lessonOf } from "@/core/isolation/lesson";
 import { countsOf } from "@/core/isolation/shop-counts";
 import { folded } from "@/core/job/folded";
 import { closedJobOf } from "@/core/job/isolation/closed-job";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { isHere, type Standing, standingOf } from "@/core/job/standing";
 import type { Limits } from "@/core/knowledge/types";
 import type { Executor } from "@/server/db/executor";

@@ -1,11 +1,11 @@
 import { fail, issue, ok, type Result } from "@/core/result";
+import { canonicalJson } from "@/server/db/content-hash";
 import {
   keepLooseReading,
   type LooseReading,
   latestLooseReadings,
   looseReading,
 } from "@/server/repositories/loose-readings";
-import { canonicalJson } from "./content-hash";
 import { runTool } from "./run-tool";
 import type { ShopContext } from "./shop-context";
 

@@ -1,7 +1,6 @@
 import { createHash } from "node:crypto";
 import pLimit from "p-limit";
 import sharp, { type Sharp } from "sharp";
-import type { Picture } from "@/core/job/log/entry";
 import { fail, issue, ok, type Result } from "@/core/result";
 import type { Executor } from "@/server/db/executor";
 import type { PictureSize } from "@/server/db/pictures";
@@ -119,24 +118,4 @@ export async function readPicture(sha256: string, size: PictureSize): Promise<Ui
 export async function isKeptPicture(sha256: string): Promise<boolean> {
   const { db } = await shopDatabase();
   return (await fileByHash(db, sha256)) !== undefined;
-}
-
-/** The entry of a picture names bytes that lie here, in their own size. */
-export async function completePicture(
-  payload: Picture,
-  on: Executor,
-): Promise<Result<{ readonly payload: Picture }>> {
-  const { sha256 } = payload;
-  const file = await fileByHash(on, sha256);
-  if (!file)
-    return fail(
-      issue(
-        "payload.sha256",
-        "unknown/picture",
-        `No picture ${sha256.slice(0, 12)}… lies here: send it first.`,
-        sha256,
-      ),
-    );
-  const { width, height } = file;
-  return ok({ payload: { ...payload, width, height } });
 }

@@ -5,9 +5,10 @@ import { type Candidate, matchPart } from "@/core/matching/match";
 import type { MatchAnswer } from "@/core/matching/match-answer.input";
 import { valuesOf } from "@/core/matching/needs";
 import type { Attributes, Part } from "@/core/matching/part";
+import type { PartMatch } from "@/core/matching/part-match";
 import { fitWords } from "@/core/matching/said";
 import { formatValue } from "@/core/matching/typed";
-import { betterThanSingle, type PartMatch } from "./match-part";
+import { betterThanSingle } from "./match-part";
 
 /** What a part on the shelf may fail by, beside its attributes. */
 const SHELF_LABELS: ReadonlyMap<string, string> = new Map([

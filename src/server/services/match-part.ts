@@ -1,15 +1,15 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { hadResistor } from "@/core/job/old-part";
 import { limitOf } from "@/core/knowledge/resolve-limits";
-import { type Ask, whatToAsk } from "@/core/matching/ask";
+import { whatToAsk } from "@/core/matching/ask";
 import type { Asked } from "@/core/matching/asked.input";
 import { type Combination, combinationsFor, type Lists } from "@/core/matching/combine";
 import type { JobFacts } from "@/core/matching/facts";
 import { chosenSchools, type Family, type Schools } from "@/core/matching/family";
-import { FITS, type MatchContext } from "@/core/matching/judge";
-import { type Matched, matchParts } from "@/core/matching/match";
-import { type Requirement, requirementOf, valuesOf } from "@/core/matching/needs";
-import type { Part } from "@/core/matching/part";
+import { FITS } from "@/core/matching/judge";
+import { matchParts } from "@/core/matching/match";
+import { requirementOf, valuesOf } from "@/core/matching/needs";
+import type { PartMatch } from "@/core/matching/part-match";
 import type { From } from "@/core/matching/source";
 import { meaningOfPlate, readOf } from "@/core/nameplate/as-typed";
 import { parsePower } from "@/core/nameplate/power";
@@ -23,18 +23,6 @@ import type { ShopContext } from "./shop-context";
 import { typedSources } from "./typed-sources";
 
 type Shop = Pick<ShopContext, "db" | "limits" | "settings" | "knowledge">;
-
-export interface PartMatch {
-  readonly family: Family;
-  readonly context: MatchContext;
-  readonly requirement: Requirement;
-  readonly matched: Matched;
-  readonly asks: readonly Ask[];
-  /** What else may stand in the place of one, each way's best. */
-  combinations(): Promise<readonly Combination[]>;
-  /** What of the family the shelf has a place for, also what is used up. */
-  readonly onShelf: readonly Part[];
-}
 
 const isOfShaft = (powerIs: string | undefined): boolean => powerIs === "output" || powerIs === "not-said";
 
@@ -144,6 +132,7 @@ export async function matchFor(
     requirement,
     matched,
     onShelf,
+    listed: () => priceListOf(family).parts,
     combinations: async () => {
       const own = [...here, ...priceListOf(family).parts];
       return combinationsFor(family, need, { own, others: await othersOf(family) }, context);

@@ -1,5 +1,6 @@
+import type { ToolWords } from "@/core/tools/tool";
 import { type Letter, letterOf } from "@/letter/letter";
-import { loadWords, type ToolWords } from "@/tools/registry";
+import { loadWords } from "@/tools/registry";
 import type { JobPage } from "./job-page";
 import { readShopContext } from "./shop-context";
 

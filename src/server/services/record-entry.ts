@@ -1,11 +1,12 @@
 import type { Entry } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { dayIn } from "@/core/quantity/format";
 import { fail, issue, ok, type Result } from "@/core/result";
 import type { Watch } from "@/core/safety/bench-state";
 import { isOutletNamed } from "@/core/shop/settings";
 import { guardEntry } from "@/log/guards";
 import { keepable } from "@/log/read-payload";
+import { contentHash } from "@/server/db/content-hash";
 import type { Executor } from "@/server/db/executor";
 import { viewOf } from "@/server/queries/view-of";
 import { appendEntry, entryById, lineAt } from "@/server/repositories/entries";
@@ -13,7 +14,7 @@ import { lockJob } from "@/server/repositories/jobs";
 import { committedLog, wholeLog } from "@/server/repositories/known-logs";
 import { announce } from "./changes";
 import { completeEntry, type Draft } from "./complete-entry";
-import { contentHash } from "./content-hash";
+import { servicesOn } from "./completion-services";
 import { keepFacts } from "./job-facts";
 import { moveForLine } from "./job-stock";
 import type { ShopContext } from "./shop-context";
@@ -80,15 +81,16 @@ async function repeated(
   return ok(viewIn(jobId, await wholeLog(shopContext.db, jobId, on), shopContext));
 }
 
-/** Kinds that take reasoning of a second or more: the job is not locked, nor a connection held, meanwhile. */
-const REASONED: ReadonlySet<Entry["kind"]> = new Set<Entry["kind"]>(["decision"]);
+/** Kinds that may take a second or more to work out: the job is not locked, nor a connection held, meanwhile. */
+const REASONED: ReadonlySet<Entry["kind"]> = new Set<Entry["kind"]>(["decision", "reading"]);
 
 /** An entry completed from the log that its poster saw; nothing where that log is not the one that stands now. */
 async function completedAhead(jobId: number, draft: EntryDraft, now: string, shopContext: ShopContext) {
   const entries = await committedLog(shopContext.db, jobId);
   if (entries.length === 0 || entries.length !== draft.expectedSeq) return undefined;
   const view = viewIn(jobId, entries, shopContext);
-  return completeEntry(draft, { view, on: shopContext.db, now, shopContext });
+  const services = servicesOn(shopContext.db, shopContext);
+  return completeEntry(draft, { view, now, shop: shopContext, services });
 }
 
 /**
@@ -101,9 +103,11 @@ export async function recordEntry(
   now: string,
   shopContext: ShopContext,
 ): Promise<Result<JobView>> {
-  const ahead = REASONED.has(draft.kind) ? await completedAhead(jobId, draft, now, shopContext) : undefined;
+  const isReasoned = REASONED.has(draft.kind);
+  const ahead = isReasoned ? await completedAhead(jobId, draft, now, shopContext) : undefined;
+  const within: Within = { ahead, isAlone: true, isStaleUnlessAhead: isReasoned };
   const kept = await shopContext.db.transaction((tx) =>
-    recordWithin(tx, jobId, draft, now, shopContext, { ahead, isAlone: true }),
+    recordWithin(tx, jobId, draft, now, shopContext, within),
   );
   if (kept.ok) announce({ jobId, seq: kept.value.seq });
   return kept;
@@ -116,6 +120,8 @@ interface Within {
   readonly ahead?: Awaited<ReturnType<typeof completeEntry>> | undefined;
   /** Nothing else is written in this transaction. */
   readonly isAlone?: boolean;
+  /** It is not worked out here: a log that was another one while it could be is stale, though it is the right one now. */
+  readonly isStaleUnlessAhead?: boolean;
 }
 
 /** The same, inside a transaction that the caller has open. */
@@ -125,7 +131,7 @@ export async function recordWithin(
   draft: EntryDraft,
   now: string,
   shopContext: ShopContext,
-  { postedHash = hashOf(draft), ahead, isAlone = false }: Within = {},
+  { postedHash = hashOf(draft), ahead, isAlone = false, isStaleUnlessAhead = false }: Within = {},
 ): Promise<Result<JobView>> {
   if (!(await lockJob(tx, jobId))) return noSuchJob(jobId);
   const before = await repeated(tx, jobId, draft, postedHash, shopContext);
@@ -134,8 +140,10 @@ export async function recordWithin(
   const isBehind = entries.length !== draft.expectedSeq;
   if (isBehind && !(NAMES_ITS_LINE.has(draft.kind) && entries.length > draft.expectedSeq))
     return stale(jobId, entries, draft);
+  if (isStaleUnlessAhead && !ahead) return stale(jobId, entries, draft);
   const view = viewIn(jobId, entries, shopContext);
-  const completed = ahead ?? (await completeEntry(draft, { view, on: tx, now, shopContext }));
+  const services = servicesOn(tx, shopContext);
+  const completed = ahead ?? (await completeEntry(draft, { view, now, shop: shopContext, services }));
   if (!completed.ok) return completed;
   const { need, power } = completed.value;
   const kept = keepable(completed.value.entry);

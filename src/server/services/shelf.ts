@@ -1,9 +1,11 @@
 import { type Family, isOfKind } from "@/core/matching/family";
 import type { Attributes, Part } from "@/core/matching/part";
 import type { Reshelved, ShelfLine, Shelved, StockLine, StockMove } from "@/core/matching/shelf.input";
+import { ON_SHELF } from "@/core/matching/shelved";
 import { formatValue } from "@/core/matching/typed";
 import { fail, issue, ok, type Result } from "@/core/result";
 import { allFamilies, FAMILY_IDS, loadFamily } from "@/parts/registry";
+import { canonicalJson } from "@/server/db/content-hash";
 import type { Executor } from "@/server/db/executor";
 import {
   addShelfPart,
@@ -16,17 +18,9 @@ import {
   stockMovesOf,
   wholeShelf,
 } from "@/server/repositories/shelf";
-import { canonicalJson } from "./content-hash";
 import { priceListOf } from "./price-lists";
 import type { ShopContext } from "./shop-context";
 import { typedSources } from "./typed-sources";
-
-/** Before the id of a part that lies on the shelf, so that it is told from one of the price list. */
-const ON_SHELF = "shelf:";
-
-/** The shelf's own id of a part, where it lies there. */
-export const shelfIdOf = (partId: string): string | undefined =>
-  partId.startsWith(ON_SHELF) ? partId.slice(ON_SHELF.length) : undefined;
 
 /** What was kept of a part, as far as its family still knows it. */
 function knownOf(family: Family, attributes: Attributes): Attributes {

@@ -4,6 +4,7 @@ import type { TakenIn } from "@/core/job/log/entry";
 import { at, fail, type Issue, issue, ok, type Result } from "@/core/result";
 import type { Shape } from "@/core/validate";
 import type { takeInDraftSchema } from "@/log/entry-draft.input";
+import { contentHash } from "@/server/db/content-hash";
 import type { Executor } from "@/server/db/executor";
 import { jobView } from "@/server/queries/jobs";
 import { entriesOf, entryById } from "@/server/repositories/entries";
@@ -11,7 +12,6 @@ import { createJob } from "@/server/repositories/jobs";
 import { changeOwner, createOwner, ownerById } from "@/server/repositories/owners";
 import { announce } from "./changes";
 import type { Draft } from "./complete-entry";
-import { contentHash } from "./content-hash";
 import { recordWithin } from "./record-entry";
 import type { ShopContext } from "./shop-context";
 

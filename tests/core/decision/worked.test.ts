@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { decide } from "@/core/decision/decide";
-import { decisionSentence } from "@/islands/words/routes";
+import { decisionSentence } from "@/words/routes";
 import { NAMES, WORKED } from "./worked";
 
 describe("worked decisions", () => {

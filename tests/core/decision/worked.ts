@@ -1,6 +1,6 @@
 import type { DecisionCase } from "@/core/decision/action";
 import type { Around } from "@/core/decision/decide";
-import type { RouteNames } from "@/islands/words/routes";
+import type { RouteNames } from "@/words/routes";
 import { actionOf, caseOf, causeOf, endOf, swapOf, wayOf } from "./cases";
 
 /** A decision with its own numbers: an hour at 30.00, so a minute at 0.50, where nothing else is said. Minor units. */

@@ -1,7 +1,8 @@
 import { EMPTY_DOOR_FACTS } from "@/core/job/log/empty-facts";
 import type { AcceptanceRun, Entry, EntryKind, Payloads } from "@/core/job/log/entry";
-import { type JobView, reduceJob } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { currentVersion } from "@/log/read-payload";
+import { reduceJob } from "@/log/reduce";
 import { KNOWLEDGE, LIMITS } from "../shop-context";
 
 export const T0 = Date.parse("2026-11-25T09:00:00Z");

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { EMPTY_FOLLOW_UP_FACTS, EMPTY_OWNER_FACTS } from "@/core/job/log/empty-facts";
 import type { Entry, EntryKind, Payloads } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { tool } from "@/tools/capacitor/capacitor-against-mark/tool";
 import { RUNS, TOOL_CONTEXT } from "../shop-context";
 import { CARDER, DRAINED, logOf, OUT, viewOf } from "./entries";

@@ -5,7 +5,7 @@ import {
   EMPTY_REMOVED_FACTS,
 } from "@/core/job/log/empty-facts";
 import type { Complaint, Entry, EntryKind, NewEntry, Payloads, TakenIn } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { resolveLimits } from "@/core/knowledge/resolve-limits";
 import type { BenchNeed, PowerUse } from "@/core/knowledge/touches";
 import type { Limits } from "@/core/knowledge/types";

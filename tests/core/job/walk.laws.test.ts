@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Entry, NewEntry } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { collars, nextStep } from "@/core/job/next-step";
 import { signOffWord } from "@/core/job/sign-off/sign-off";
 import { isHere, type Standing, standingOf } from "@/core/job/standing";

@@ -12,7 +12,7 @@ import {
 } from "@/core/safety/bench-state";
 import { benchSummary } from "@/core/safety/bench-summary";
 import type { EnergyEvent as BenchEvent } from "@/core/safety/energy-event";
-import { benchWords } from "@/islands/words/bench-state";
+import { benchWords } from "@/words/bench-state";
 import { LIMITS } from "../shop-context";
 import { benchMachine } from "./bench-machine";
 

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { hazardFacts } from "@/core/job/log/bench-machine";
 import type { TakenIn } from "@/core/job/log/entry";
-import { hazardFacts, reduceJob } from "@/core/job/log/reduce";
 import { finalTests } from "@/core/job/sign-off/sign-off";
 import { gapsFor } from "@/core/safety/bench-gaps";
 import { AT_THE_DOOR, applyBenchEvent, type BenchMachine } from "@/core/safety/bench-state";
@@ -9,6 +9,7 @@ import { benchSummary } from "@/core/safety/bench-summary";
 import { alternativeTo, checksFor, type ProtectionClass } from "@/core/safety/dead-checks";
 import type { EnergyEvent as BenchEvent } from "@/core/safety/energy-event";
 import { hazardIds } from "@/core/safety/hazards";
+import { reduceJob } from "@/log/reduce";
 import { CARDER, logOf } from "../job/entries";
 import { KNOWLEDGE, LIMITS, RUNS } from "../shop-context";
 import { benchMachine } from "./bench-machine";

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { ENTRY_KINDS } from "@/log/schemas";
 import { GET as bench } from "@/pages/api/bench";
 import { GET as find } from "@/pages/api/jobs";

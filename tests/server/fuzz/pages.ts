@@ -1,6 +1,6 @@
 import { createElement, type FunctionComponent } from "react";
 import { renderToString } from "react-dom/server";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { standingOf } from "@/core/job/standing";
 import { BenchScreen } from "@/islands/bench/BenchScreen";
 import { DecideScreen } from "@/islands/decide/DecideScreen";

@@ -1,5 +1,5 @@
 import type { APIContext, APIRoute } from "astro";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { listed } from "@/core/matching/price-list";
 import { seededRandom } from "@/core/seeded-random";
 import { allFamilies, FAMILY_IDS } from "@/parts/registry";

@@ -1,4 +1,4 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { KNOWLEDGE } from "../../core/shop-context";
 import { WORKED_INPUTS } from "../../core/worked-inputs";
 import type { Values } from "./values";

@@ -13,7 +13,7 @@ import { type DecisionTrial, decisionCase } from "../../decision/decision-case";
 import type { CaseFacts } from "../../decision/making";
 import type { Knowledge } from "../../knowledge/types";
 import { machineOnBench } from "../isolation/isolation-request";
-import type { JobView } from "../log/reduce";
+import type { JobView } from "../log/view";
 import { type CostContext, caseFacts, jobCosts } from "./job-costs";
 
 /** What a decision needs to know beside the job. */

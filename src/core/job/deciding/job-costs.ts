@@ -7,7 +7,7 @@ import type { CaseFacts } from "../../decision/making";
 import { type KindOfMachine, repairsOn } from "../../knowledge/kind-costs";
 import type { Parameters } from "../../knowledge/parameters";
 import type { Knowledge } from "../../knowledge/types";
-import type { JobView } from "../log/reduce";
+import type { JobView } from "../log/view";
 import { hasFailedTest } from "../sign-off/sign-off";
 
 /** What the costs of a job need to know beside it. */

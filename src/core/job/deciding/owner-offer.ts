@@ -1,6 +1,6 @@
 import type { Route, RouteId } from "../../decision/routes";
 import { isEnd } from "../../decision/schools";
-import type { JobView } from "../log/reduce";
+import type { JobView } from "../log/view";
 import { billOf } from "../sign-off/bill";
 
 /** A step that is made more seldom than this is not in what the owner is told it may come to. */

@@ -1,6 +1,6 @@
 import { SILENT_ANSWERS } from "../../knowledge/silent-answers";
 import type { Knowledge, Move } from "../../knowledge/types";
-import type { JobView } from "../log/reduce";
+import type { JobView } from "../log/view";
 
 /** What was said and found of a machine, and when it was last put together from its stations. */
 export type Spoken = Pick<JobView, "answers" | "ledger">;

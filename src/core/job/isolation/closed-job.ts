@@ -1,6 +1,6 @@
 import type { ClosedJob } from "../../isolation/shop-counts";
 import type { Fault } from "../../knowledge/types";
-import type { JobView } from "../log/reduce";
+import type { JobView } from "../log/view";
 
 /** Faults of the list that another of them brings about: what is repaired with it, and no root. */
 function broughtAbout(faults: readonly Fault[]): ReadonlySet<string> {

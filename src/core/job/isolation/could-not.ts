@@ -1,6 +1,6 @@
 import type { Move } from "../../knowledge/types";
-import type { JobView } from "../log/reduce";
 import type { JobAnswer } from "../log/told-answers";
+import type { JobView } from "../log/view";
 
 /** What could be done about a move that could not be made. */
 export interface BenchToday {

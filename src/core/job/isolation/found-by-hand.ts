@@ -2,7 +2,7 @@ import { repairsOn } from "../../knowledge/kind-costs";
 import { NOT_KNOWN } from "../../knowledge/machine-kind";
 import type { Parameters } from "../../knowledge/parameters";
 import type { Fault, Knowledge, Move, Repair } from "../../knowledge/types";
-import type { JobView } from "../log/reduce";
+import type { JobView } from "../log/view";
 import { fitsProtectivePart } from "../protective-part";
 import { machineOnBench } from "./isolation-request";
 

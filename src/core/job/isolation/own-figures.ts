@@ -1,5 +1,5 @@
 import type { Move } from "../../knowledge/types";
-import type { JobView } from "../log/reduce";
+import type { JobView } from "../log/view";
 
 /** What this machine's own plate and marks say of what a move reads, as sentences. */
 export function ownFigures(

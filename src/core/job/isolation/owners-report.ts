@@ -2,7 +2,7 @@ import type { IsolateRequest } from "../../isolation/isolate.input";
 import { signMove, TOLD } from "../../knowledge/sign-move";
 import type { Knowledge } from "../../knowledge/types";
 import type { Complaint } from "../log/entry";
-import type { JobView } from "../log/reduce";
+import type { JobView } from "../log/view";
 
 type Said = IsolateRequest["evidence"];
 

@@ -1,5 +1,5 @@
 import { NOT_KNOWN } from "../../knowledge/machine-kind";
-import type { JobView } from "../log/reduce";
+import type { JobView } from "../log/view";
 
 interface Fact {
   readonly seq: number;

@@ -1,5 +1,5 @@
 import type { Entry } from "./entry";
-import type { LedgerLine } from "./reduce";
+import type { LedgerLine } from "./view";
 
 /** Whether a line tells of a protection or a run that failed, or of what power did: it is struck out only with a reason, and is not forgotten by that. */
 export function tellsOfFailure(line: Entry | LedgerLine): boolean {

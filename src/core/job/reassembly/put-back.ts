@@ -1,4 +1,4 @@
-import type { JobView } from "../log/reduce";
+import type { JobView } from "../log/view";
 import type { Standing } from "../standing";
 
 /** Something that has to go back on, last off first. */

@@ -1,15 +1,4 @@
-import type {
-  AcceptanceRun,
-  DecisionMade,
-  Entry,
-  FollowedUp,
-  FollowUp,
-  Picture,
-  Pin,
-  Refitted,
-  Removed,
-  SignedOff,
-} from "../log/entry";
+import type { Entry, FollowedUp, FollowUp, Pin, Refitted, Removed, SignedOff } from "../log/entry";
 import { lastOf, type OfKind, ofKind, type Placed, placed } from "../log/lines";
 
 /** Something that came off, with all that was said of it since. */
@@ -25,21 +14,14 @@ export interface Promised extends FollowUp, Placed {
   readonly done: (FollowedUp & Placed) | null;
 }
 
-/** What the log says of taking apart, putting back, running and letting go. */
+/** What the log says of taking apart, putting back and letting go, by lines of several kinds. */
 export interface Reassembly {
-  readonly pictures: readonly (Picture & Placed)[];
-  readonly decision: (DecisionMade & Placed) | null;
   /** What came off, in the order it came off, with how each went back. */
   readonly removed: readonly OffLine[];
   /** Lines of guards, covers and other protection that were left out: such a machine is not used. */
   readonly protectionLeftOut: readonly number[];
-  /** The order to put back in, where one was set by hand: lines, first one first. */
-  readonly order: readonly number[];
-  readonly runs: readonly (AcceptanceRun & Placed)[];
   /** Null while it is not signed off, or was opened again since. */
   readonly signedOff: (SignedOff & Placed) | null;
-  /** Why it was opened again, the last time. */
-  readonly reopened: ({ readonly why: string } & Placed) | null;
   readonly followUps: readonly Promised[];
   /** Line of the last thing done to the machine itself: what was read before it is no final test. */
   readonly lastChangeSeq: number;
@@ -105,22 +87,13 @@ function promised(unstruck: readonly Entry[]): readonly Promised[] {
 
 /** Entries that stand, to what they say of the machine coming apart and together again. */
 export function reassemblyOf(unstruck: readonly Entry[]): Reassembly {
-  const [signed, decided, again] = [
-    lastOf(unstruck, "signed-off"),
-    lastOf(unstruck, "decision"),
-    lastOf(unstruck, "reopened"),
-  ];
+  const [signed, again] = [lastOf(unstruck, "signed-off"), lastOf(unstruck, "reopened")];
   const isOpenAgain = signed !== undefined && again !== undefined && again.seq > signed.seq;
   const removed = ofKind(unstruck, "removed").map((entry) => offLine(entry, unstruck));
   return {
-    pictures: ofKind(unstruck, "picture").map((entry) => ({ ...entry.payload, ...placed(entry) })),
     removed,
     protectionLeftOut: leftOutLines(unstruck, removed),
-    order: lastOf(unstruck, "reordered")?.payload.lines ?? [],
-    runs: ofKind(unstruck, "acceptance-run").map((entry) => ({ ...entry.payload, ...placed(entry) })),
     signedOff: signed && !isOpenAgain ? { ...signed.payload, ...placed(signed) } : null,
-    reopened: again ? { ...again.payload, ...placed(again) } : null,
-    decision: decided ? { ...decided.payload, ...placed(decided) } : null,
     followUps: promised(unstruck),
     lastChangeSeq: unstruck.filter(({ kind }) => CHANGES.has(kind)).at(-1)?.seq ?? 0,
   };

@@ -1,7 +1,7 @@
 import { parseReading } from "../../quantity/parse-reading";
 import { QUANTITIES } from "../../quantity/reading";
 import type { FigurePair } from "../log/entry";
-import type { JobView } from "../log/reduce";
+import type { JobView } from "../log/view";
 
 /** A figure of the machine before and after the repair, SI. */
 export interface BeforeAfter {

@@ -1,4 +1,4 @@
-import type { JobView } from "../log/reduce";
+import type { JobView } from "../log/view";
 
 /** What the owner owes, minor units. */
 export interface Bill {

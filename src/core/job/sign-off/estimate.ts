@@ -1,5 +1,5 @@
 import type { Fault, Repair } from "../../knowledge/types";
-import type { JobView } from "../log/reduce";
+import type { JobView } from "../log/view";
 import { billOf, withMarkup } from "./bill";
 
 /** What the likeliest repair would come to on the owner's bill. */

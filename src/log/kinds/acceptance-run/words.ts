@@ -1,4 +1,4 @@
-import { RUN_RESULT, RUN_WORDS } from "@/islands/words/runs";
+import { RUN_RESULT, RUN_WORDS } from "@/words/runs";
 import type { KindWords } from "../../kind-words";
 
 export const words: KindWords<"acceptance-run"> = ({ circumstance, minutes, result }) =>

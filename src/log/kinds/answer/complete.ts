@@ -6,10 +6,10 @@ const NO_ANSWER: readonly string[] = ["not-sure", "could-not"];
 const NOT_DONE = "could-not";
 
 /** A move and an answer of it that exist, or that it said nothing. */
-export const complete: Completion<"answer"> = (draft, { shopContext }) => {
+export const complete: Completion<"answer"> = (draft, { shop }) => {
   const payload = { ...draft, why: draft.why ?? "" };
   const { moveId, outcomeId, why } = payload;
-  const move = shopContext.knowledge.moves.find(({ id }) => id === moveId);
+  const move = shop.knowledge.moves.find(({ id }) => id === moveId);
   if (!move) return fail(issue("payload.moveId", "unknown/move", `There is no move "${moveId}".`, moveId));
   const known = [...move.outcomes, ...NO_ANSWER];
   if (!known.includes(outcomeId))

@@ -1,4 +1,4 @@
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import type { StoreId } from "@/core/knowledge/types";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import type { Reading } from "@/core/quantity/reading";
@@ -43,11 +43,11 @@ function eventOf(draft: Drafts["bench-state"], view: JobView): Result<BenchEvent
 }
 
 /** Volts as a number, the dielectric from the marking; an event that the bench state does not allow is refused. */
-export const complete: Completion<"bench-state"> = (draft, { view, now, shopContext }) => {
+export const complete: Completion<"bench-state"> = (draft, { view, now, shop }) => {
   const event = eventOf(draft, view);
   if (!event.ok) return event;
   // What power did is a fact: it stops live work, and no state refuses it.
   if (event.value.event === "incident") return ok({ payload: event.value });
-  const tried = applyBenchEvent(view.bench, event.value, now, view.machine, shopContext.limits);
+  const tried = applyBenchEvent(view.bench, event.value, now, view.machine, shop.limits);
   return tried.ok ? ok({ payload: event.value }) : tried;
 };

@@ -1,6 +1,6 @@
 import { formatText } from "@/core/quantity/format";
 import type { BenchEvent } from "@/core/safety/bench-event.input";
-import { storeWords } from "@/islands/words/stores";
+import { storeWords } from "@/words/stores";
 import type { KindWords } from "../../kind-words";
 
 type Of<E extends BenchEvent["event"]> = Extract<BenchEvent, { event: E }>;

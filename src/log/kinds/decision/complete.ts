@@ -5,20 +5,14 @@ import { isEnd } from "@/core/decision/schools";
 import type { Isolation } from "@/core/isolation/isolate";
 import type { JobDecision } from "@/core/job/deciding/decide-job";
 import { fail, issue, ok, type Result } from "@/core/result";
-import { routeLabel, stepLabel } from "@/islands/words/routes";
-import { decisionFor } from "@/server/services/decide-job";
-import type { ShopContext } from "@/server/services/shop-context";
-import type { Completion } from "../../completion";
+import { routeLabel, stepLabel } from "@/words/routes";
+import type { Completion, ShopFacts } from "../../completion";
 import type { Drafts } from "../../schemas";
 
-function refusal(
-  repair: string,
-  { refused }: JobDecision,
-  shopContext: ShopContext,
-): Result<never> | undefined {
+function refusal(repair: string, { refused }: JobDecision, shop: ShopFacts): Result<never> | undefined {
   const one = refused.find((row) => row.repair === repair);
   if (!one) return undefined;
-  const { repairs, faults } = shopContext.knowledge;
+  const { repairs, faults } = shop.knowledge;
   const label = repairs.find(({ id }) => id === repair)?.label ?? repair;
   const root = faults.find(({ id }) => id === one.root)?.label ?? one.root;
   return fail(
@@ -78,11 +72,11 @@ function noRoute(draft: Drafts["decision"], { routes }: JobDecision): Result<nev
 }
 
 /** What a route costs, and whether it may be taken without proof: by the server's own isolation. */
-export const complete: Completion<"decision"> = async (draft, { view, shopContext }) => {
-  const found = await decisionFor(view, shopContext);
+export const complete: Completion<"decision"> = async (draft, { view, shop, services }) => {
+  const found = await services.decide(view);
   if (!found.ok) return found;
   const { decision, isolation } = found.value;
-  const refused = draft.repair === undefined ? undefined : refusal(draft.repair, decision, shopContext);
+  const refused = draft.repair === undefined ? undefined : refusal(draft.repair, decision, shop);
   if (refused) return refused;
   const route = decision.routes.find(({ id }) => id === draft.route);
   const first = firstOf(draft, route, isolation.trials);
@@ -98,7 +92,7 @@ export const complete: Completion<"decision"> = async (draft, { view, shopContex
     );
   if (!route) return noRoute(draft, decision);
   const machine = decision.routes.find(({ id }) => id === "replace")?.mean ?? 0;
-  const share = shopContext.parameters["unproven-part-share"];
+  const share = shop.parameters["unproven-part-share"];
   const buy = isNamed && first ? { id: route.id, ...first } : firstBuyOf(route);
   const isUnproven = !isolation.purchaseGate.open && needsProof(buy, machine, share);
   if (isUnproven && draft.overrideWhy.trim() === "")
@@ -111,7 +105,7 @@ export const complete: Completion<"decision"> = async (draft, { view, shopContex
     );
   const isBest = decision.best.id === route.id;
   const against = isBest ? decision.next : decision.best;
-  const { knowledge } = shopContext;
+  const { knowledge } = shop;
   return ok({
     payload: {
       route: draft.route,

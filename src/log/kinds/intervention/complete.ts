@@ -1,23 +1,19 @@
 import type { InterventionDone } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
+import type { JobView } from "@/core/job/log/view";
 import { fitsProtectivePart, isMatched } from "@/core/job/protective-part";
 import { curedBy } from "@/core/knowledge/cured-by";
 import { NOT_KNOWN } from "@/core/knowledge/machine-kind";
 import type { Repair } from "@/core/knowledge/types";
 import { fail, issue, ok, type Result } from "@/core/result";
-import { noSuchRepair } from "@/server/services/no-such-repair";
-import type { ShopContext } from "@/server/services/shop-context";
-import type { Completion } from "../../completion";
+import type { Completion, ShopFacts } from "../../completion";
+import { noSuchRepair } from "../../no-such-repair";
 import type { Drafts } from "../../schemas";
 
-function lookOf(
-  { repair, seen }: Drafts["intervention"],
-  shopContext: ShopContext,
-): Result<InterventionDone["seen"]> {
+function lookOf({ repair, seen }: Drafts["intervention"], shop: ShopFacts): Result<InterventionDone["seen"]> {
   if (seen === undefined) return ok(null);
-  const row = shopContext.knowledge.seen.find((one) => one.id === seen && one.repair === repair);
+  const row = shop.knowledge.seen.find((one) => one.id === seen && one.repair === repair);
   if (row) return ok({ moveId: row.moveId, outcomeId: row.outcomeId });
-  const known = shopContext.knowledge.seen.filter((one) => one.repair === repair).map(({ id }) => id);
+  const known = shop.knowledge.seen.filter((one) => one.repair === repair).map(({ id }) => id);
   return fail(
     issue(
       "payload.seen",
@@ -39,14 +35,14 @@ function partOf(
 }
 
 /** A repair that was done: the knowledge says what it cures and how surely. */
-export const complete: Completion<"intervention"> = (draft, { view, shopContext }) => {
+export const complete: Completion<"intervention"> = (draft, { view, shop }) => {
   const { repair } = draft;
-  const row = shopContext.knowledge.repairs.find(({ id }) => id === repair);
-  if (!row) return noSuchRepair(repair, shopContext);
-  const look = lookOf(draft, shopContext);
+  const row = shop.knowledge.repairs.find(({ id }) => id === repair);
+  if (!row) return noSuchRepair(repair, shop);
+  const look = lookOf(draft, shop);
   if (!look.ok) return look;
   const family = view.takenIn?.family ?? "";
-  const own = shopContext.knowledge.faults.filter(
+  const own = shop.knowledge.faults.filter(
     ({ families }) => family === NOT_KNOWN || families.includes(family),
   );
   const { faultIds, success } = curedBy(row, own);

@@ -1,4 +1,4 @@
-import { inSentence } from "@/islands/words/in-sentence";
+import { inSentence } from "@/words/in-sentence";
 import type { KindWords } from "../../kind-words";
 
 export const words: KindWords<"intervention"> = ({ seen, label }) =>

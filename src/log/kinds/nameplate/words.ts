@@ -1,4 +1,4 @@
-import { storeWords } from "@/islands/words/stores";
+import { storeWords } from "@/words/stores";
 import type { KindWords } from "../../kind-words";
 
 export const words: KindWords<"nameplate"> = (payload) =>

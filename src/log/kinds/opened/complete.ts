@@ -2,8 +2,8 @@ import { fail, issue, ok } from "@/core/result";
 import type { Completion } from "../../completion";
 
 /** A cover is one of the knowledge, or said to be none of them: its name alone never decides what lies open. */
-export const complete: Completion<"opened"> = (payload, { shopContext }) => {
-  const { access } = shopContext.knowledge;
+export const complete: Completion<"opened"> = (payload, { shop }) => {
+  const { access } = shop.knowledge;
   if (payload.is === "none" || access.some(({ id }) => id === payload.is)) return ok({ payload });
   return fail(
     issue(

@@ -1,5 +1,5 @@
 import { formatDay, formatMoney } from "@/core/quantity/format";
-import { OWNER_END_WORDS } from "@/islands/words/owner";
+import { OWNER_END_WORDS } from "@/words/owner";
 import type { KindWords } from "../../kind-words";
 
 export const words: KindWords<"owner-answer"> = (

@@ -4,12 +4,11 @@ import { worstOf } from "@/core/matching/judge";
 import { matchPart } from "@/core/matching/match";
 import { valuesOf } from "@/core/matching/needs";
 import type { Part } from "@/core/matching/part";
+import type { PartMatch } from "@/core/matching/part-match";
 import { familyOf } from "@/core/matching/places";
 import { fitWords } from "@/core/matching/said";
+import { shelfIdOf } from "@/core/matching/shelved";
 import { fail, issue, ok, type Result } from "@/core/result";
-import { matchFor, type PartMatch } from "@/server/services/match-part";
-import { priceListOf } from "@/server/services/price-lists";
-import { shelfIdOf } from "@/server/services/shelf";
 import type { Completion } from "../../completion";
 import type { Drafts, Payloads } from "../../schemas";
 
@@ -70,7 +69,7 @@ function together({ family }: PartMatch, { parts, said, fit, priceMinor, days }:
 async function chosenOf(matched: PartMatch, partId: string): Promise<Result<Chosen>> {
   const { family, onShelf } = matched;
   const here = onShelf.map(asIfEnough(family.fitted ?? 1));
-  const part = [...here, ...priceListOf(family).parts].find(({ id }) => id === partId);
+  const part = [...here, ...matched.listed()].find(({ id }) => id === partId);
   if (part) return single(matched, part);
   const combination = (await matched.combinations()).find(({ id }) => id === partId);
   if (combination) return ok(together(matched, combination));
@@ -92,10 +91,10 @@ function askedOf({ forPart, asked }: Drafts["part-chosen"]) {
 }
 
 /** The server matches the part itself: one that does not fit, or of which it is not known yet, cannot be chosen. */
-export const complete: Completion<"part-chosen"> = async (draft, { view, on, shopContext }) => {
+export const complete: Completion<"part-chosen"> = async (draft, { view, services }) => {
   const said = askedOf(draft);
   if (!said.ok) return said;
-  const matched = await matchFor(said.value, view, { ...shopContext, db: on });
+  const matched = await services.match(said.value, view);
   if (!matched.ok)
     return fail(...matched.issues.map((one) => ({ ...one, path: `payload.asked.${one.path}` })));
   const { family, requirement } = matched.value;

@@ -1,4 +1,4 @@
-import { PICTURE_OF } from "@/islands/words/put-back";
+import { PICTURE_OF } from "@/words/put-back";
 import type { KindWords } from "../../kind-words";
 
 export const words: KindWords<"picture"> = (payload) =>

@@ -1,20 +1,20 @@
 import { FIGURES } from "@/core/decision/figures";
 import { fail, issue, ok } from "@/core/result";
-import { noSuchRepair } from "@/server/services/no-such-repair";
 import type { Completion } from "../../completion";
+import { noSuchRepair } from "../../no-such-repair";
 
 const FIGURE_IDS: ReadonlySet<string> = new Set(FIGURES);
 
 /** A price is one of the job's figures, or of a part, a donor's part or an assembly that exists; its ends lie around it. */
-export const complete: Completion<"priced"> = ({ of, minor, low, high }, { shopContext }) => {
-  const { repairs, archetypes } = shopContext.knowledge;
+export const complete: Completion<"priced"> = ({ of, minor, low, high }, { shop }) => {
+  const { repairs, archetypes } = shop.knowledge;
   const [kind, id] = of.includes(":") ? of.split(":", 2) : ["part", of];
   const isKnown =
     FIGURE_IDS.has(of) ||
     (kind === "assembly"
       ? archetypes.some(({ assembly }) => assembly?.id === id)
       : (kind === "part" || kind === "donor") && repairs.some((one) => one.id === id));
-  if (!isKnown) return noSuchRepair(of, shopContext);
+  if (!isKnown) return noSuchRepair(of, shop);
   const newOnly =
     kind === "donor" ? repairs.find((one) => one.id === id && one.isNewOnly === true) : undefined;
   if (newOnly)

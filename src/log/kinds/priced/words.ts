@@ -1,5 +1,5 @@
 import { formatMoney } from "@/core/quantity/format";
-import { pricedLabel } from "@/islands/words/prices";
+import { pricedLabel } from "@/words/prices";
 import type { KindWords } from "../../kind-words";
 
 export const words: KindWords<"priced"> = ({ of, minor, low, high }, { shop }) => {

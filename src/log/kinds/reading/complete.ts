@@ -1,24 +1,19 @@
 import type { DeadCheckReading } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/reduce";
 import { needOf, powerOf } from "@/core/knowledge/touches";
 import type { Move } from "@/core/knowledge/types";
 import { parseReading } from "@/core/quantity/parse-reading";
 import { at, fail, issue, ok, type Result } from "@/core/result";
 import { judgeDeadCheck } from "@/core/safety/dead-checks";
-import type { Executor } from "@/server/db/executor";
-import { looseReading as looseReadingOf } from "@/server/repositories/loose-readings";
-import { runTool } from "@/server/services/run-tool";
-import type { ShopContext } from "@/server/services/shop-context";
-import type { Completed, Completion } from "../../completion";
+import type { Completed, Completion, CompletionContext, ShopFacts } from "../../completion";
 import type { Drafts } from "../../schemas";
 
 type Posted<O extends Drafts["reading"]["of"]> = Extract<Drafts["reading"], { of: O }>;
 
 /** The move that a reading was taken for, if any; a move that its tool does not judge is refused. */
-function moveFor(toolId: string, moveId: string | null, shopContext: ShopContext): Result<Move | null> {
+function moveFor(toolId: string, moveId: string | null, shop: ShopFacts): Result<Move | null> {
   if (moveId === null) return ok(null);
-  const judges = shopContext.tools.find(({ id }) => id === toolId)?.judges ?? [];
-  const move = shopContext.knowledge.moves.find(({ id }) => id === moveId);
+  const judges = shop.tools.find(({ id }) => id === toolId)?.judges ?? [];
+  const move = shop.knowledge.moves.find(({ id }) => id === moveId);
   if (move && judges.includes(move.id)) return ok(move);
   return fail(
     issue(
@@ -32,14 +27,14 @@ function moveFor(toolId: string, moveId: string | null, shopContext: ShopContext
 
 async function toolReading(
   draft: Posted<"tool">,
-  shopContext: ShopContext,
+  { shop, services }: CompletionContext,
 ): Promise<Result<Completed<"reading">>> {
   const { toolId, moveId, input, taken } = draft;
-  const move = moveFor(toolId, moveId, shopContext);
+  const move = moveFor(toolId, moveId, shop);
   if (!move.ok) return move;
-  const finding = await runTool(toolId, input, {}, shopContext);
+  const finding = await services.runTool(toolId, input);
   if (!finding.ok) return fail(...at("payload", finding.issues));
-  const touches = shopContext.tools.find(({ id }) => id === toolId)?.touches ?? [];
+  const touches = shop.tools.find(({ id }) => id === toolId)?.touches ?? [];
   const payload = {
     of: "tool",
     toolId,
@@ -58,15 +53,14 @@ async function toolReading(
 
 async function looseReading(
   draft: Posted<"loose">,
-  on: Executor,
-  shopContext: ShopContext,
+  { shop, services }: CompletionContext,
 ): Promise<Result<Completed<"reading">>> {
-  const found = await looseReadingOf(on, draft.looseReadingId);
+  const found = await services.keptReading(draft.looseReadingId);
   if (!found)
     return fail(
       issue("payload.looseReadingId", "unknown/reading", "There is no such reading.", draft.looseReadingId),
     );
-  const move = moveFor(found.toolId, draft.moveId, shopContext);
+  const move = moveFor(found.toolId, draft.moveId, shop);
   if (!move.ok) return move;
   const { toolId, input, finding, id } = found;
   const payload = {
@@ -91,10 +85,9 @@ const LOOKS: ReadonlyMap<string, DeadCheckReading["verdict"]> = new Map(
 
 function deadCheck(
   draft: Posted<"dead-check">,
-  view: JobView,
-  shopContext: ShopContext,
+  { view, shop }: CompletionContext,
 ): Result<Completed<"reading">> {
-  const check = shopContext.knowledge.deadChecks.find(({ id }) => id === draft.checkId);
+  const check = shop.knowledge.deadChecks.find(({ id }) => id === draft.checkId);
   if (!check)
     return fail(
       issue("payload.checkId", "unknown/check", `There is no dead check "${draft.checkId}".`, draft.checkId),
@@ -124,7 +117,7 @@ function deadCheck(
     reading,
     taken?.protectionClass ?? "not-known",
     taken?.heater === "yes",
-    shopContext.limits,
+    shop.limits,
   );
   const payload = {
     ...base,
@@ -139,7 +132,7 @@ function deadCheck(
 }
 
 /** The Finding of a tool, the verdict of a dead check: worked out here, whatever the screen previewed. */
-export const complete: Completion<"reading"> = (draft, { view, on, shopContext }) => {
-  if (draft.of === "tool") return toolReading(draft, shopContext);
-  return draft.of === "loose" ? looseReading(draft, on, shopContext) : deadCheck(draft, view, shopContext);
+export const complete: Completion<"reading"> = (draft, context) => {
+  if (draft.of === "tool") return toolReading(draft, context);
+  return draft.of === "loose" ? looseReading(draft, context) : deadCheck(draft, context);
 };

@@ -1,5 +1,5 @@
 import { formatReading, formatText } from "@/core/quantity/format";
-import { saidWords, VERDICT_WORDS } from "@/islands/words/said";
+import { saidWords, VERDICT_WORDS } from "@/words/said";
 import type { KindWords } from "../../kind-words";
 
 export const words: KindWords<"reading"> = (payload, { shop, sentences }) => {

@@ -1,4 +1,4 @@
-import { offWords } from "@/islands/words/put-back";
+import { offWords } from "@/words/put-back";
 import type { KindWords } from "../../kind-words";
 
 export const words: KindWords<"removed"> = (payload) =>

@@ -1,4 +1,4 @@
-import { SIGN_OFF_WORDS } from "@/islands/words/runs";
+import { SIGN_OFF_WORDS } from "@/words/runs";
 import type { KindWords } from "../../kind-words";
 
 export const words: KindWords<"signed-off"> = ({ word }) =>

@@ -1,15 +1,14 @@
 import { fail, issue, ok } from "@/core/result";
-import { jobExists } from "@/server/repositories/jobs";
 import type { Completion } from "../../completion";
 
 /** The family, the hazards and the earlier job that a machine at the door names must exist. */
-export const complete: Completion<"taken-in"> = async (payload, { on, shopContext }) => {
+export const complete: Completion<"taken-in"> = async (payload, { shop, services }) => {
   const { family, hazards, from } = payload;
-  const { families, hazards: known } = shopContext.knowledge;
+  const { families, hazards: known } = shop.knowledge;
   const hazard = hazards.find((one) => !known.some(({ id }) => id === one));
   if (hazard !== undefined)
     return fail(issue("payload.hazards", "unknown/hazard", `There is no hazard "${hazard}".`, hazard));
-  if (from && !(await jobExists(on, from.jobId)))
+  if (from && !(await services.jobExists(from.jobId)))
     return fail(
       issue("payload.from.jobId", "unknown/job", `There is no job ${from.jobId} to begin from.`, from.jobId),
     );

@@ -1,4 +1,4 @@
-import { ProbeSketch } from "@/islands/fields/ProbeSketch";
+import { ProbeSketch } from "@/drawing/ProbeSketch";
 
 /** Where the ohms of the one that is fitted are read: on its own two ends, one of them off the capacitor. */
 export function Probes() {

@@ -2,8 +2,8 @@ import { allowedBand } from "@/core/markings/allowed-band";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { formatQuantity, formatText } from "@/core/quantity/format";
 import type { Figure as Measured } from "@/core/tools/finding.input";
-import { textOf } from "@/islands/tools/draft";
-import type { PictureProps } from "@/islands/tools/picture-props";
+import type { PictureProps } from "@/drawing/picture-props";
+import { textOf } from "@/drawing/typed";
 
 const WIDTH = 560;
 const LEFT = 12;

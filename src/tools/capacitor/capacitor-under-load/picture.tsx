@@ -1,4 +1,4 @@
-import { ProbeSketch } from "@/islands/fields/ProbeSketch";
+import { ProbeSketch } from "@/drawing/ProbeSketch";
 
 /** Where clamp and leads go: clamp round one lead, meter across, both fitted before power. */
 export function Probes() {

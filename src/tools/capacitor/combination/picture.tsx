@@ -1,7 +1,7 @@
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { formatText } from "@/core/quantity/format";
-import { textOf } from "@/islands/tools/draft";
-import type { PictureProps } from "@/islands/tools/picture-props";
+import type { PictureProps } from "@/drawing/picture-props";
+import { textOf } from "@/drawing/typed";
 
 const PARTS = ["first", "second", "third"] as const;
 

@@ -1,4 +1,4 @@
-import { ProbeSketch } from "@/islands/fields/ProbeSketch";
+import { ProbeSketch } from "@/drawing/ProbeSketch";
 
 /** Where resistor and meter go: across the two terminals, on insulated clips. */
 export function Probes() {

@@ -1,4 +1,4 @@
-import { ProbeSketch } from "@/islands/fields/ProbeSketch";
+import { ProbeSketch } from "@/drawing/ProbeSketch";
 
 /** Where the probes go: across the drained capacitor, both ways round. */
 export function Probes() {

@@ -1,5 +1,5 @@
-import { wordsOf } from "@/islands/tools/draft";
-import type { PictureProps } from "@/islands/tools/picture-props";
+import type { PictureProps } from "@/drawing/picture-props";
+import { wordsOf } from "@/drawing/typed";
 
 /** Paints for the bands as drawn here; every band has its name under it, so that no colour has to be told apart. */
 const PAINT: ReadonlyMap<string, string> = new Map([

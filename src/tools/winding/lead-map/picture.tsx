@@ -1,8 +1,8 @@
 import { formatText } from "@/core/quantity/format";
 import type { Finding } from "@/core/tools/finding.input";
-import { WIRE_COLOURS, wireFill } from "@/islands/fields/wire-colours";
-import { leadsOf } from "@/islands/tools/draft";
-import type { PictureProps } from "@/islands/tools/picture-props";
+import type { PictureProps } from "@/drawing/picture-props";
+import { leadsOf } from "@/drawing/typed";
+import { WIRE_COLOURS, wireFill } from "@/drawing/wire-colours";
 import { type DrawnWinding, type Layout, layoutOf } from "./layout";
 
 const STEP = 124;

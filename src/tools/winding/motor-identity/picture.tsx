@@ -1,5 +1,5 @@
-import { textOf } from "@/islands/tools/draft";
-import type { PictureProps } from "@/islands/tools/picture-props";
+import type { PictureProps } from "@/drawing/picture-props";
+import { textOf } from "@/drawing/typed";
 
 /** Places to look at, in the order of the fields, and which of them is said by which. */
 const PLACES = [

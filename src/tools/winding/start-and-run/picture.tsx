@@ -1,4 +1,4 @@
-import { ProbeSketch } from "@/islands/fields/ProbeSketch";
+import { ProbeSketch } from "@/drawing/ProbeSketch";
 
 /** Where the probes go: the two line leads, with both windings behind them. */
 export function Probes() {

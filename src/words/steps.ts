@@ -1,7 +1,7 @@
 import type { NextStep } from "@/core/job/next-step";
 import { formatDay, formatInstant } from "@/core/quantity/format";
 import type { BenchGap } from "@/core/safety/bench-gaps";
-import { BENCH_GAP_WORDS } from "@/log/gap-words";
+import { BENCH_GAP_WORDS } from "@/words/gaps";
 import { inSentence } from "./in-sentence";
 import { OWNER_END_WORDS } from "./owner";
 import { whenWords } from "./put-back";

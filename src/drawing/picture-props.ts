@@ -1,6 +1,6 @@
 import type { Limits } from "@/core/knowledge/types";
 import type { Finding } from "@/core/tools/finding.input";
-import type { ToolDraft } from "./draft";
+import type { ToolDraft } from "./typed";
 
 /** What a tool's pictures are drawn from: what is typed, and what it says. */
 export interface PictureProps {
