@@ -1,14 +1,12 @@
-// A tool that may take long, away from the server's main thread. Adapter only: one input in, one Result out, then it ends.
-import { parentPort, workerData } from "node:worker_threads";
+// Tools that may take long, away from the server's main thread. Adapter only: one input in, one Result out.
 import type { ToolContext } from "@/core/tools/tool";
 import { loadTool } from "@/tools/registry";
+import { answerAll } from "./answer-all";
 
 export interface ToolJob {
-  readonly id: string;
+  readonly toolId: string;
   readonly input: unknown;
   readonly context: ToolContext;
 }
 
-const { id, input, context } = workerData as ToolJob;
-const tool = await loadTool(id);
-parentPort?.postMessage(tool?.run(input, context));
+answerAll(async ({ toolId, input, context }: ToolJob) => (await loadTool(toolId))?.run(input, context));
