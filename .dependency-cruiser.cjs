@@ -123,6 +123,7 @@ module.exports = {
     allow("^src/log/kind-words\\.ts$", core(""), "^src/log/schemas\\.ts$", "^src/words/said\\.ts$"),
     allow("^src/log/[a-z-]+(\\.input)?\\.ts$", core(""), "^src/(log|words)/", YUP),
     allow("^src/words/", core(""), "^src/words/"),
+    allow("^src/wire/", core(""), "^src/wire/", "^src/log/entry-draft\\.input\\.ts$", YUP),
     allow("^src/drawing/", core(""), "^src/drawing/", external("react")),
     allow("^src/letter/", core(""), "^src/(letter|words)/", "^src/log/words\\.ts$"),
     allow(
@@ -220,9 +221,15 @@ module.exports = {
       "^(node:)?[a-z_/]+$",
     ),
     allow("^src/server/serve\\.ts$", "^src/server/http/headers\\.ts$", "^(node:)?[a-z_/]+$"),
+    // Types of what goes over the wire; the schemas stay with http.
+    {
+      from: { path: "^src/(server/(queries|repositories|services|backup)|islands)/" },
+      to: { path: "^src/wire/", dependencyTypes: ["type-only"] },
+    },
     allow(
       "^src/server/http/",
       core("result\\.ts$", "validate\\.ts$"),
+      "^src/wire/",
       "^src/server/(http|services)/",
       YUP,
       external("astro"),
@@ -240,9 +247,9 @@ module.exports = {
       core(""),
       "^src/server/(http|services|queries)/",
       "^src/server/backup/backups\\.ts$",
+      "^src/wire/wire\\.ts$",
       "^src/(islands|layouts|styles)/",
       "^src/tools/registry\\.ts$",
-      "^src/log/entry-draft\\.input\\.ts$",
       YUP,
       external("astro"),
     ),

@@ -21,7 +21,8 @@ export default defineConfig({
           isolate: false,
           environment: "node",
           // Pictures lie beside the database: those of tests never in the shop's own folder.
-          env: { GOOD_SPINDLE_DATA: ".cache/test-data" },
+          // An answer that does not fit its declaration throws.
+          env: { GOOD_SPINDLE_DATA: ".cache/test-data", GOOD_SPINDLE_ANSWERS: "strict" },
           include: ["tests/{core,knowledge,server,rules,tools,worked}/**/*.test.ts"],
           // Laws at full size (npm run bench) take their minutes.
           testTimeout: process.env["LAW_RUNS"] ? 900_000 : 30_000,

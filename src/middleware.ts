@@ -1,6 +1,7 @@
 import { defineMiddleware } from "astro:middleware";
 import { isDamaged, isDiskFull, isUnreachable, traceOf } from "./server/http/fault";
 import { withSecurityHeaders } from "./server/http/headers";
+import { answersTo } from "./server/http/methods";
 import { allowedHosts, originRefusal } from "./server/http/origin";
 import { oneProblem } from "./server/http/problem";
 import { isSession, needsAccess } from "./server/services/access";
@@ -10,6 +11,13 @@ const OPEN_PATHS = /^\/(access|api\/access|api\/health|_astro\/.*|favicon\.svg)\
 
 function refused(status: number, code: string, message: string): Response {
   return oneProblem(status, code, message);
+}
+
+function byOtherMethod(method: string, address: string, methods: readonly string[]): Response {
+  const told = `${address} is not asked by ${method}: it answers to ${methods.join(" and ")}.`;
+  const answer = refused(405, "method/not-allowed", told);
+  answer.headers.set("allow", methods.join(", "));
+  return answer;
 }
 
 export const onRequest = defineMiddleware(async (context, next) => {
@@ -34,7 +42,9 @@ export const onRequest = defineMiddleware(async (context, next) => {
     const answer = await next();
     // Whatever is asked under /api is answered as data: an address or a method that is not there, too.
     const isPage = !/json/.test(answer.headers.get("content-type") ?? "");
-    if (url.pathname.startsWith("/api/") && answer.status >= 400 && isPage)
+    if (url.pathname.startsWith("/api/") && answer.status >= 400 && isPage) {
+      const methods = answersTo(url.pathname);
+      if (methods.length > 0) return dress(byOtherMethod(request.method, url.pathname, methods));
       return dress(
         refused(
           404,
@@ -42,6 +52,7 @@ export const onRequest = defineMiddleware(async (context, next) => {
           `There is no ${request.method} ${url.pathname} here: GET /api/openapi.json lists what there is.`,
         ),
       );
+    }
     return dress(answer);
   } catch (error) {
     console.error(`request ${requestId} ${request.method} ${url.pathname}: ${traceOf(error)}`);

@@ -39,7 +39,16 @@ export async function runShop({
 }: ShopOptions = {}): Promise<RunningShop> {
   const data = mkdtempSync(join(tmpdir(), "spindle-e2e-"));
   const port = await freePort();
-  const start = () => startServer({ port, data, seed, anchor, access, output: "ignore", env: { TZ: clock } });
+  const start = () =>
+    startServer({
+      port,
+      data,
+      seed,
+      anchor,
+      access,
+      output: "ignore",
+      env: { TZ: clock, GOOD_SPINDLE_ANSWERS: "strict" },
+    });
   let running = await start();
   const end = (signal: NodeJS.Signals) =>
     new Promise<void>((resolve) => {

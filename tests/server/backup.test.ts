@@ -5,7 +5,7 @@ import { join } from "node:path";
 import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { writeArchive } from "@/server/backup/archive";
-import { type Backup, isDue, makeBackup, outdated } from "@/server/backup/backups";
+import { isDue, makeBackup, outdated } from "@/server/backup/backups";
 import { verifyArchive } from "@/server/backup/read-archive";
 import { restoreArchive } from "@/server/backup/restore";
 import { openFolder } from "@/server/db/connect";
@@ -14,6 +14,7 @@ import { keepPicture } from "@/server/services/keep-picture";
 import { recordEntry } from "@/server/services/record-entry";
 import { seedDemo } from "@/server/services/seed-demo";
 import { shopContextOn } from "@/server/services/shop-context";
+import type { Backup } from "@/wire/shop";
 import { allEntries } from "./every-job";
 
 let root: string;

@@ -3,7 +3,7 @@ import { oneOf } from "../fields.input";
 import { CIRCUMSTANCES } from "../knowledge/circumstances";
 import { BENCH_GAPS } from "../safety/bench-gaps";
 import { LIVE_GAPS } from "../safety/live-work";
-import { finiteNumber, strictObject } from "../validate";
+import { finiteNumber, type Shape, strictObject } from "../validate";
 
 const money = strictObject({
   minor: yup.number().integer().required().min(0).max(1e9),
@@ -119,4 +119,4 @@ export const isolateInput = strictObject({
     .default(undefined),
 }).required();
 
-export type IsolateRequest = yup.InferType<typeof isolateInput>;
+export type IsolateRequest = Shape<typeof isolateInput>;

@@ -19,7 +19,7 @@ export function AccessScreen() {
   // A form sent before the page is awake would only load it again.
   const isAwake = useAwake();
   const enter = async (given: string): Promise<void> => {
-    const answer = await request("POST", "/api/access", { code: given });
+    const answer = await request("POST /api/access", { body: { code: given } });
     if (answer.ok) goOn();
     else setProblem(answer.issues.map(({ message }) => message).join(" "));
   };

@@ -1,6 +1,8 @@
 import { useStore } from "@nanostores/react";
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { BenchJob, BenchPage } from "@/core/job/bench-page";
+import type { QueryOf } from "@/wire/route";
+import type { Wire } from "@/wire/wire";
 import { request } from "../state/api";
 import { $changes } from "../state/tabs";
 
@@ -19,8 +21,8 @@ const WAIT_MS = 200;
 /** So many machines are shown by themselves; more are asked for. */
 const MOST_SHOWN = 200;
 
-async function load(query: string): Promise<BenchPage | undefined> {
-  const answer = await request<BenchPage>("GET", `/api/bench${query}`);
+async function load(query: QueryOf<Wire["GET /api/bench"]>): Promise<BenchPage | undefined> {
+  const answer = await request("GET /api/bench", { query });
   return answer.ok ? answer.value : undefined;
 }
 
@@ -32,10 +34,10 @@ function merged(shown: readonly BenchJob[], loaded: readonly BenchJob[]): readon
 
 /** The machines that are here, page by page from the first, until there are enough. */
 async function loadHere(): Promise<BenchPage | undefined> {
-  let page = await load("");
+  let page = await load({});
   while (page?.next && page.jobs.length < MOST_SHOWN) {
     const { jobs } = page;
-    const more: BenchPage | undefined = await load(`?after=${encodeURIComponent(page.next)}`);
+    const more: BenchPage | undefined = await load({ after: page.next });
     page = more && { ...more, jobs: merged(jobs, more.jobs) };
   }
   return page;
@@ -69,7 +71,7 @@ export function useBench(fromPage: string): Bench {
         return;
       }
       for (const jobId of wanted) {
-        const page = await load(`?job=${jobId}`);
+        const page = await load({ job: String(jobId) });
         if (page)
           setBench((shown) => ({
             ...shown,
@@ -86,7 +88,7 @@ export function useBench(fromPage: string): Bench {
     async (list: "here" | "gone") => {
       const after = list === "here" ? next : nextGone;
       if (after === null) return;
-      const page = await load(`?list=${list}${after ? `&after=${encodeURIComponent(after)}` : ""}`);
+      const page = await load(after ? { list, after } : { list });
       if (!page) return;
       const place = list === "here" ? { next: page.next } : { nextGone: page.next };
       setBench((shown) => ({

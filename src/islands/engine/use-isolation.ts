@@ -58,7 +58,7 @@ function useWorker(onFail: (issues: readonly Issue[]) => void): Ready | undefine
       type: "module",
     });
     const worker = wrap<IsolationWorker>(thread);
-    void request<Knowledge>("GET", "/api/knowledge").then(async (answer) => {
+    void request("GET /api/knowledge").then(async (answer) => {
       if (!answer.ok) return failed.current(answer.issues);
       await worker.prepare(answer.value);
       setReady({ worker, knowledge: answer.value });

@@ -1,9 +1,10 @@
 import { useEffect, useState } from "react";
+import type { RunningTimer } from "@/wire/jobs";
 import { useAwake } from "../state/awake";
 import { armBell, askForNotices, notice, noticeState, ringBell } from "../state/bell";
 import { useNow } from "../state/clock";
 import { useInStep } from "../state/in-step";
-import { type RunningTimer, useTimers } from "../state/timers";
+import { useTimers } from "../state/timers";
 
 const RING_EVERY_MS = 2500;
 

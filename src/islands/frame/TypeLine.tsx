@@ -1,9 +1,9 @@
 import { Command } from "cmdk";
 import Search from "lucide-react/icons/search";
 import { type RefObject, useEffect, useRef, useState } from "react";
-import type { JobHit } from "@/core/job/job-hit";
 import { type CapacitorMark, parseCapacitorMark } from "@/core/markings/capacitor";
 import { type NameplateLine, parseNameplate } from "@/core/nameplate/type-line";
+import { request } from "../state/api";
 import { otherMarking } from "./other-marking";
 import {
   JobAnswers,
@@ -12,7 +12,6 @@ import {
   OtherSaid,
   OtherWays,
   PartAnswers,
-  type PartHit,
   PlateSaid,
   PlateWays,
   Takes,
@@ -55,13 +54,13 @@ interface AnswersProps {
   readonly isOpen: boolean;
 }
 
+const findJobs = (find: string) => request("GET /api/jobs", { query: { find } });
+const findParts = (mark: string) => request("GET /api/parts", { query: { mark } });
+
 /** What the line knows of what is typed: in words, and as ways on. */
 function Answers({ typed, jobId, isOpen }: AnswersProps) {
-  const hits =
-    useAsked<{ readonly jobs: readonly JobHit[] }>(typed, (words) => `/api/jobs?find=${words}`)?.jobs ?? [];
-  const parts =
-    useAsked<{ readonly parts: readonly PartHit[] }>(typed, (words) => `/api/parts?mark=${words}`)?.parts ??
-    [];
+  const hits = useAsked(typed, findJobs)?.jobs ?? [];
+  const parts = useAsked(typed, findParts)?.parts ?? [];
   const list = useToolList(isOpen);
   const words = typed.trim().toLowerCase();
   const mark = understood(typed);

@@ -3,6 +3,7 @@ import type { JobHit } from "@/core/job/job-hit";
 import type { CapacitorMark } from "@/core/markings/capacitor";
 import type { NameplateLine } from "@/core/nameplate/type-line";
 import type { ToolCard } from "@/core/tools/tool";
+import type { PartHit } from "@/wire/parts";
 import { hitWords } from "@/words/job-hit";
 import type { OtherMarking } from "./other-marking";
 
@@ -131,14 +132,6 @@ export function PlateWays({ typed, jobId }: WaysProps) {
       </Way>
     </>
   );
-}
-
-/** A family of parts that the marking is of, and how many of the list it leaves. */
-export interface PartHit {
-  readonly family: string;
-  readonly title: string;
-  readonly said: string;
-  readonly found: number;
 }
 
 /** Parts by their marking: matched in the job, or by themselves. */

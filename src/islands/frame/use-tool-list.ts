@@ -1,17 +1,11 @@
 import { useEffect, useState } from "react";
+import type { ListedTool } from "@/wire/tools";
 import { request } from "../state/api";
-
-export interface ListedTool {
-  readonly id: string;
-  readonly title: string;
-  /** The kind of marking it takes. */
-  readonly takesMarking?: string;
-}
 
 let fetched: Promise<readonly ListedTool[]> | undefined;
 
 async function fetchTools(): Promise<readonly ListedTool[]> {
-  const answer = await request<{ tools: ListedTool[] }>("GET", "/api/tools");
+  const answer = await request("GET /api/tools");
   if (!answer.ok) fetched = undefined;
   return answer.ok ? answer.value.tools : [];
 }

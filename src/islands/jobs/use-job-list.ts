@@ -1,5 +1,6 @@
 import { useEffect, useState } from "react";
 import type { JobListPage, ListedJob } from "@/core/job/job-list";
+import type { Result } from "@/core/result";
 import { request } from "../state/api";
 
 export interface JobList {
@@ -9,6 +10,8 @@ export interface JobList {
   readonly isWhole: boolean;
   readonly problem: string | undefined;
 }
+
+type JobListAnswer = Result<JobListPage>;
 
 const NOTHING: JobList = { jobs: [], all: undefined, isWhole: false, problem: undefined };
 
@@ -20,15 +23,17 @@ export function useJobList(): JobList {
     const load = async (): Promise<void> => {
       let after: string | null = "";
       while (isCurrent && after !== null) {
-        const query: string = after === "" ? "" : `?after=${encodeURIComponent(after)}`;
-        const page = await request<JobListPage>("GET", `/api/jobs/list${query}`);
+        const page: JobListAnswer = await request(
+          "GET /api/jobs/list",
+          after === "" ? {} : { query: { after } },
+        );
         if (!isCurrent) return;
         if (!page.ok) {
           const problem = page.issues.map(({ message }) => message).join(" ");
           setList((shown) => ({ ...shown, problem }));
           return;
         }
-        const { jobs, all, next } = page.value;
+        const { jobs, all, next }: JobListPage = page.value;
         after = next;
         setList((shown) => ({
           jobs: [...shown.jobs, ...jobs],

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from "react";
-import type { ShelfLine, StockLine } from "@/core/matching/shelf.input";
+import type { ShelfLine, StockLine, StockMove } from "@/core/matching/shelf.input";
 import { formatInstant } from "@/core/quantity/format";
 import { parseMoney } from "@/core/quantity/money";
 import { Problem } from "../fields/Problem";
@@ -45,7 +45,7 @@ function Moves({
   // biome-ignore lint/correctness/useExhaustiveDependencies: another count means another move
   useEffect(() => {
     let isCurrent = true;
-    void request<{ moves: readonly StockLine[] }>("GET", `/api/shelf/${id}/moves`).then((answer) => {
+    void request("GET /api/shelf/{id}/moves", { params: { id } }).then((answer) => {
       if (isCurrent && answer.ok) setMoves(answer.value.moves);
     });
     return () => {
@@ -104,7 +104,7 @@ function Ways({ part, currency, onMoved }: Omit<ShelfPartProps, "zone">) {
     if (!minor.ok) return setProblem(minor.issues[0]?.message);
     const { price: _, ...to } = draft;
     const body = { ...to, priceMinor: minor.value, version };
-    const answer = await request<{ version: number }>("PUT", `/api/shelf/${id}`, body);
+    const answer = await request("PUT /api/shelf/{id}", { params: { id }, body });
     setProblem(answer.ok ? undefined : answer.issues.map(({ message }) => message).join(" "));
     if (answer.ok) clear();
     await onMoved();
@@ -167,15 +167,15 @@ export function ShelfPart({ part, currency, zone, onMoved }: ShelfPartProps) {
   const [problem, setProblem] = useState<string | undefined>(undefined);
   const isUnderWay = useRef(false);
   const { id, said, unstated, donor } = part;
-  const send = async (moveId: string, count: number, reason: string): Promise<boolean> => {
+  const send = async (moveId: string, count: number, reason: StockMove["reason"]): Promise<boolean> => {
     const body = { id: moveId, count, reason, by: benchName() };
-    const answer = await request("POST", `/api/shelf/${id}/moves`, body);
+    const answer = await request("POST /api/shelf/{id}/moves", { params: { id }, body });
     setProblem(answer.ok ? undefined : answer.issues.map(({ message }) => message).join(" "));
     await onMoved();
     return answer.ok;
   };
   /** A second tap before the first is answered is none. */
-  const post = async (moveId: string, count: number, reason: string): Promise<boolean> => {
+  const post = async (moveId: string, count: number, reason: StockMove["reason"]): Promise<boolean> => {
     if (isUnderWay.current) return false;
     isUnderWay.current = true;
     return send(moveId, count, reason).finally(() => {

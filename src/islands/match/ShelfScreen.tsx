@@ -91,7 +91,7 @@ export function ShelfScreen({ parts: fromPage, currency, zone }: ShelfProps) {
   const [find, setFind] = useState("");
   const [openId, setOpenId] = useState<string | undefined>(undefined);
   const reload = async (): Promise<void> => {
-    const answer = await request<{ parts: readonly ShelfLine[] }>("GET", "/api/shelf");
+    const answer = await request("GET /api/shelf");
     if (answer.ok) setParts(answer.value.parts);
   };
   const words = folded(find).split(/\s+/).filter(Boolean);

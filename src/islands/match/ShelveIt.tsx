@@ -57,19 +57,21 @@ export function ShelveIt({ asked, currency, listed }: ShelveProps) {
     const minor = parseMoney(price, currency, "Price of one");
     if (!minor.ok) return setIssues(minor.issues.map((one) => ({ ...one, path: "price" })));
     const { place, supplier, isUsed, machine, tested } = draft;
-    const answer = await request<{ id: string }>("POST", "/api/shelf", {
-      id,
-      family: asked.family,
-      listedId: listed?.id ?? null,
-      label: draft.label,
-      marking: listed ? "" : asked.marking,
-      typed: listed ? [] : asked.typed,
-      place: place.trim(),
-      count: /^\d+$/.test(draft.count.trim()) ? Number(draft.count) : draft.count,
-      priceMinor: minor.value,
-      supplier,
-      donor: isUsed ? { machine: machine.trim(), tested } : null,
-      by: benchName(),
+    const answer = await request("POST /api/shelf", {
+      body: {
+        id,
+        family: asked.family,
+        listedId: listed?.id ?? null,
+        label: draft.label,
+        marking: listed ? "" : asked.marking,
+        typed: listed ? [] : asked.typed,
+        place: place.trim(),
+        count: /^\d+$/.test(draft.count.trim()) ? Number(draft.count) : draft.count,
+        priceMinor: minor.value,
+        supplier,
+        donor: isUsed ? { machine: machine.trim(), tested } : null,
+        by: benchName(),
+      },
     });
     setIssues(answer.ok ? [] : answer.issues);
     if (!answer.ok) return;

@@ -27,7 +27,7 @@ export function useMatch(jobId: number | null, seq: number, asked: Asked): Match
     let isCurrent = true;
     const { seq: _, ...body } = JSON.parse(key);
     const begin = setTimeout(async () => {
-      const found = await request<MatchAnswer>("POST", "/api/match", body);
+      const found = await request("POST /api/match", { body });
       if (!isCurrent) return;
       setNow((before) => ({
         key,

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { JobView } from "@/core/job/log/view";
+import type { Posting } from "@/wire/jobs";
 import { Problem } from "../fields/Problem";
 import { request } from "../state/api";
 import { benchName, newId } from "../state/person";
@@ -10,15 +11,21 @@ interface MoveReadingProps {
   readonly reading: JobView["readings"][number];
 }
 
-type Entry = Readonly<Record<string, unknown>>;
+type Entry = Pick<Posting, "kind" | "payload">;
 
 async function postTo(jobId: number, entries: readonly Entry[]): Promise<string | undefined> {
-  const other = await request<{ readonly seq: number }>("GET", `/api/jobs/${jobId}`);
+  const other = await request("GET /api/jobs/{id}", { params: { id: String(jobId) } });
   if (!other.ok) return other.issues[0]?.message;
   let { seq } = other.value;
   for (const entry of entries) {
-    const draft = { entryId: newId(), expectedSeq: seq, stage: "measure", by: benchName(), ...entry };
-    const kept = await request<{ readonly seq: number }>("POST", `/api/jobs/${jobId}/entries`, draft);
+    const draft = {
+      entryId: newId(),
+      expectedSeq: seq,
+      stage: "measure",
+      by: benchName(),
+      ...entry,
+    } as const;
+    const kept = await request("POST /api/jobs/{id}/entries", { params: { id: String(jobId) }, body: draft });
     if (!kept.ok) return kept.issues[0]?.message;
     seq = kept.value.seq;
   }

@@ -34,9 +34,9 @@ function Ways({ owner }: Pick<OwnerScreenProps, "owner">) {
   const [said, setSaid] = useState<string | undefined>(undefined);
   const [problem, setProblem] = useState<string | undefined>(undefined);
   const keep = async (): Promise<void> => {
-    const answer = await request<{ version: number }>("PUT", `/api/owners/${owner.id}`, {
-      ...draft,
-      version,
+    const answer = await request("PUT /api/owners/{id}", {
+      params: { id: String(owner.id) },
+      body: { ...draft, version },
     });
     setSaid(answer.ok ? "Kept." : undefined);
     setProblem(answer.ok ? undefined : answer.issues.map(({ message }) => message).join(" "));
@@ -156,7 +156,7 @@ function Forget({ owner, jobs }: Pick<OwnerScreenProps, "owner" | "jobs">) {
   const [problem, setProblem] = useState<string | undefined>(undefined);
   const open = jobs.filter(({ standing }) => !standing.signedOff).length;
   const forget = async (): Promise<void> => {
-    const answer = await request("DELETE", `/api/owners/${owner.id}`);
+    const answer = await request("DELETE /api/owners/{id}", { params: { id: String(owner.id) } });
     if (answer.ok) window.location.reload();
     else setProblem(answer.issues.map(({ message }) => message).join(" "));
   };

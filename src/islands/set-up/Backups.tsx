@@ -1,8 +1,9 @@
 import { formatInstant } from "@/core/quantity/format";
+import type { Backup } from "@/wire/shop";
 import { ageWords, sizeWords } from "@/words/backup";
 import { Problem } from "../fields/Problem";
 import { PutBack } from "./PutBack";
-import { type Backup, useBackups } from "./use-backups";
+import { useBackups } from "./use-backups";
 
 export interface BackupsProps {
   readonly last: Backup | null;

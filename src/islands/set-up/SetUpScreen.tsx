@@ -1,5 +1,6 @@
 import { type ComponentProps, useState } from "react";
 import type { Knowledge } from "@/core/knowledge/types";
+import type { StoredSettings } from "@/wire/shop";
 import { DISCHARGE_CHOICES } from "@/words/schools";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
@@ -11,7 +12,7 @@ import { Calendar } from "./Calendar";
 import { Counts } from "./Counts";
 import { Instruments } from "./Instruments";
 import { Substitution } from "./Substitution";
-import { type SetUpDraft, type StoredSettings, useSetUp } from "./use-set-up";
+import { type SetUpDraft, useSetUp } from "./use-set-up";
 
 interface SetUpProps {
   readonly stored: StoredSettings;

@@ -5,13 +5,9 @@ import type { Issue } from "@/core/result";
 import type { Instrument, Settings } from "@/core/shop/settings";
 import { settingsSchema } from "@/core/shop/settings.input";
 import { parseWith } from "@/core/validate";
+import type { StoredSettings } from "@/wire/shop";
 import { request } from "../state/api";
 import { useDraft } from "../state/draft";
-
-export interface StoredSettings {
-  readonly value: Settings;
-  readonly version: number;
-}
 
 /** Settings with the numbers as they are typed. */
 export interface SetUpDraft
@@ -81,7 +77,7 @@ export function readSetUp(draft: SetUpDraft): {
   const parsed = parseWith(settingsSchema, raw);
   const money = rate && !rate.ok ? rate.issues.map((one) => ({ ...one, path: "labourRate" })) : [];
   const issues = [...money, ...(parsed.ok ? [] : parsed.issues)];
-  return { value: parsed.ok && issues.length === 0 ? (parsed.value as Settings) : undefined, issues };
+  return { value: parsed.ok && issues.length === 0 ? parsed.value : undefined, issues };
 }
 
 /** Set-up: typed on this device until kept, checked as it is typed. */
@@ -92,7 +88,7 @@ export function useSetUp(stored: StoredSettings) {
   const { value, issues } = readSetUp(draft);
   const keep = async (): Promise<void> => {
     if (!value) return setTold({ text: issues.map(({ message }) => message).join(" "), isBad: true });
-    const answer = await request<StoredSettings>("PUT", "/api/settings", { value, version: current.version });
+    const answer = await request("PUT /api/settings", { body: { value, version: current.version } });
     if (!answer.ok)
       return setTold({ text: answer.issues.map(({ message }) => message).join(" "), isBad: true });
     clear();

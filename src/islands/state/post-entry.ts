@@ -27,7 +27,7 @@ function settlesPlug(posted: Posted): boolean {
 
 /** The job as it stands on the shop's computer, for a page that was not made with it. */
 export async function loadJob(jobId: number): Promise<Result<JobView>> {
-  const answer = await request<JobView>("GET", `/api/jobs/${jobId}`);
+  const answer = await request("GET /api/jobs/{id}", { params: { id: String(jobId) } });
   if (answer.ok) setNewer(answer.value);
   return answer;
 }
@@ -53,11 +53,11 @@ async function postInTurn(jobId: number, posted: Posted): Promise<Result<JobView
     by: benchName(),
     watch: watchOf(jobId),
   };
-  const path = `/api/jobs/${jobId}/entries`;
-  let answer = await request<JobView>("POST", path, body);
+  const post = () => request("POST /api/jobs/{id}/entries", { params: { id: String(jobId) }, body });
+  let answer = await post();
   for (let tries = 1; answer.status === 0 && tries < TRIES; tries += 1) {
     await pause(PAUSE_MS * tries);
-    answer = await request<JobView>("POST", path, body);
+    answer = await post();
   }
   if (answer.ok) {
     setNewer(answer.value);

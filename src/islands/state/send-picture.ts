@@ -22,7 +22,7 @@ export function usePictureSender(): PictureSender {
   const [problem, setProblem] = useState<string | undefined>(undefined);
   const send = async (file: Blob): Promise<Kept | undefined> => {
     setIsBusy(true);
-    const answer = await request<Kept>("POST", "/api/pictures", file);
+    const answer = await request("POST /api/pictures", { body: file });
     setIsBusy(false);
     setProblem(answer.ok ? undefined : answer.issues.map(({ message }) => message).join(" "));
     return answer.ok ? answer.value : undefined;

@@ -1,15 +1,8 @@
 import { useStore } from "@nanostores/react";
 import { useEffect, useState } from "react";
+import type { RunningTimer } from "@/wire/jobs";
 import { request } from "./api";
 import { $changes } from "./tabs";
-
-export interface RunningTimer {
-  readonly jobId: number;
-  readonly seq: number;
-  readonly machine: string;
-  readonly what: string;
-  readonly endsAt: string;
-}
 
 const HEARD = "good-spindle:heard-timers";
 const KEEP = 50;
@@ -39,7 +32,7 @@ export function useTimers(): {
     setQuieted(heard());
     // A change is heard of twice, from here and from the shop's computer: asked once.
     const wait = setTimeout(async () => {
-      const answer = await request<{ timers: RunningTimer[] }>("GET", "/api/timers");
+      const answer = await request("GET /api/timers");
       if (isCurrent && answer.ok) setTimers(answer.value.timers);
     }, WAIT_MS);
     return () => {

@@ -9,7 +9,7 @@ export function useEarlierJob({ takenIn }: Pick<JobView, "takenIn">): JobView | 
   useEffect(() => {
     if (jobId === undefined) return undefined;
     let isCurrent = true;
-    void request<JobView>("GET", `/api/jobs/${jobId}`).then((answer) => {
+    void request("GET /api/jobs/{id}", { params: { id: String(jobId) } }).then((answer) => {
       if (isCurrent && answer.ok) setEarlier(answer.value);
     });
     return () => {

@@ -1,12 +1,16 @@
 import { useState } from "react";
 import type { UseFormReturn } from "react-hook-form";
 import type { JobHit } from "@/core/job/job-hit";
-import type { JobView } from "@/core/job/log/view";
 import type { Shop } from "@/core/shop/shop";
 import { hitWords } from "@/words/job-hit";
 import { request } from "../state/api";
 import { type TakeInForm as Form, formFrom } from "./form";
 import { useFound } from "./use-found";
+
+const findJobs = async (find: string) => {
+  const found = await request("GET /api/jobs", { query: { find } });
+  return found.ok ? found.value.jobs : [];
+};
 
 interface EarlierProps {
   readonly form: UseFormReturn<Form>;
@@ -16,10 +20,10 @@ interface EarlierProps {
 /** Machines of this name that were here before: the new job begins from one of them, or from its twin. */
 export function Earlier({ form, shop }: EarlierProps) {
   const from = form.watch("from");
-  const hits = useFound<JobHit>(form.watch("machine"), "/api/jobs", "jobs");
+  const hits = useFound(form.watch("machine"), findJobs);
   const [problem, setProblem] = useState<string | undefined>(undefined);
   const begin = async ({ jobId, ownerName }: JobHit, as: "same" | "twin"): Promise<void> => {
-    const answer = await request<JobView>("GET", `/api/jobs/${jobId}`);
+    const answer = await request("GET /api/jobs/{id}", { params: { id: String(jobId) } });
     if (!answer.ok) return setProblem(answer.issues.map(({ message }) => message).join(" "));
     const { pictures, signs, words, circumstance, afterMinutes, seen, ...typed } = form.getValues();
     const theirs = as === "same" && typed.ownerName.trim() === "";

@@ -9,8 +9,7 @@ export function ImportJob() {
   const [problem, setProblem] = useState<string | undefined>(undefined);
   const take = async (file: File): Promise<void> => {
     setIsBusy(true);
-    const by = encodeURIComponent(benchName());
-    const made = await request<{ jobId: number }>("POST", `/api/jobs/import?by=${by}`, file);
+    const made = await request("POST /api/jobs/import", { query: { by: benchName() }, body: file });
     setIsBusy(false);
     if (made.ok) window.location.assign(`/jobs/${made.value.jobId}/take-in`);
     else setProblem(made.issues.map(({ message }) => message).join(" "));

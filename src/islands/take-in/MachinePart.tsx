@@ -2,6 +2,7 @@ import type { UseFormReturn } from "react-hook-form";
 import { formatDay } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { Fold } from "../fields/Fold";
+import { request } from "../state/api";
 import { MoneyPart } from "./DoorPart";
 import { Earlier } from "./Earlier";
 import type { TakeInForm as Form } from "./form";
@@ -14,18 +15,15 @@ interface PartProps {
   readonly isNew: boolean;
 }
 
-interface OwnerHit {
-  readonly ownerId: number;
-  readonly name: string;
-  readonly jobs: number;
-  readonly machine: string;
-  readonly touchedAt: string;
-}
+const findOwners = async (find: string) => {
+  const found = await request("GET /api/owners", { query: { find } });
+  return found.ok ? found.value.owners : [];
+};
 
 /** Owners of this name who were here before; one of them is the same person, not a new one. */
 function OwnersFound({ form }: Pick<PartProps, "form">) {
   const [name, ownerId] = form.watch(["ownerName", "ownerId"]);
-  const hits = useFound<OwnerHit>(ownerId === null ? name : "", "/api/owners", "owners");
+  const hits = useFound(ownerId === null ? name : "", findOwners);
   if (ownerId !== null)
     return (
       <p className="mt-1 flex flex-wrap items-center gap-3">

@@ -83,10 +83,8 @@ export function useTakeIn(
   const makeJob = async (values: TakeInForm): Promise<number | undefined> => {
     const entryId = readDraft<string>(`${key}:id`) ?? newId();
     keepDraft(`${key}:id`, entryId);
-    const made = await request<{ jobId: number }>("POST", "/api/jobs", {
-      entryId,
-      by: benchName(),
-      ...readForm(values, currency).parts,
+    const made = await request("POST /api/jobs", {
+      body: { entryId, by: benchName(), ...readForm(values, currency).parts },
     });
     if (!made.ok) {
       show(made.issues);

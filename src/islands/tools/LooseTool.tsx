@@ -37,7 +37,7 @@ interface LooseProps {
 }
 
 async function putInJob(row: LooseRow, jobId: number): Promise<string | undefined> {
-  const job = await request<{ seq: number }>("GET", `/api/jobs/${jobId}`);
+  const job = await request("GET /api/jobs/{id}", { params: { id: String(jobId) } });
   if (!job.ok) return job.issues[0]?.message;
   // Clues beside what it was taken for are no move of it.
   const moveId = row.finding.evidence.find(({ always }) => always !== true)?.moveId ?? null;
@@ -48,8 +48,8 @@ async function putInJob(row: LooseRow, jobId: number): Promise<string | undefine
     stage: "measure",
     by: benchName(),
     payload: { of: "loose", looseReadingId: row.id, moveId },
-  };
-  const kept = await request("POST", `/api/jobs/${jobId}/entries`, draft);
+  } as const;
+  const kept = await request("POST /api/jobs/{id}/entries", { params: { id: String(jobId) }, body: draft });
   return kept.ok ? undefined : kept.issues[0]?.message;
 }
 
@@ -110,7 +110,7 @@ function Sheet({ loaded, shop, readings, jobs }: LooseProps & { readonly loaded:
       isGated: () => false,
       keep: async (input) => {
         const draft = { id: newId(), toolId: tool.id, input, by: benchName() };
-        const kept = await request<LooseRow>("POST", "/api/readings", draft);
+        const kept = await request("POST /api/readings", { body: draft });
         if (!kept.ok) return kept.issues;
         setRows([kept.value, ...rows]);
         return [];

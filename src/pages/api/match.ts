@@ -1,21 +1,11 @@
-import * as yup from "yup";
-import { askedSchema } from "@/core/matching/asked.input";
-import { matchAnswerSchema } from "@/core/matching/match-answer.input";
 import { fail, issue, ok } from "@/core/result";
-import { strictObject } from "@/core/validate";
-import { defineEndpoint } from "@/server/http/endpoint";
+import { endpoint } from "@/server/http/endpoint";
 import { jobView } from "@/server/queries/jobs";
 import { matchAnswer } from "@/server/services/match-answer";
 import { matchFor } from "@/server/services/match-part";
 import { readShopContext } from "@/server/services/shop-context";
 
-export const POST = defineEndpoint({
-  about: "What is needed of a part, and what of the price list may be fitted in its place; nothing is kept",
-  body: strictObject({
-    jobId: yup.number().label("Job").integer().min(1).nullable().defined(),
-    asked: askedSchema.required(),
-  }).required(),
-  response: matchAnswerSchema,
+export const POST = endpoint("POST /api/match", {
   handle: async ({ body }) => {
     const shop = await readShopContext();
     const context = { ...shop.knowledge, limits: shop.limits };

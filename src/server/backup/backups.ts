@@ -5,16 +5,9 @@ import { ok, type Result } from "@/core/result";
 import type { OpenDatabase } from "@/server/db/connect";
 import { syncTree } from "@/server/db/folder";
 import { dataFolder, shopDatabase } from "@/server/db/shop-database";
+import type { Backup } from "@/wire/shop";
 import { writeArchive } from "./archive";
 import { verifyArchive } from "./read-archive";
-
-/** A backup that was read back whole after it was written. */
-export interface Backup {
-  readonly name: string;
-  /** UTC, ISO 8601. */
-  readonly at: string;
-  readonly bytes: number;
-}
 
 const NAME = /^good-spindle-(\d{4}-\d\d-\d\d)T(\d\d)-(\d\d)-(\d\d)Z\.zip$/;
 /** Kept: the newest fourteen, and the first of each month. */

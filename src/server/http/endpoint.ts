@@ -1,93 +1,86 @@
 import type { APIContext, APIRoute } from "astro";
-import type { InferType, Lazy, Schema } from "yup";
 import { ok, type Result } from "@/core/result";
-import { parseWith, type Shape } from "@/core/validate";
+import { parseWith } from "@/core/validate";
 import { journalled } from "@/server/services/journalled";
+import type { AnswerOf, BodyOf, ParamsOf, QueryOf, Route } from "@/wire/route";
+import { type RouteName, WIRE, type Wire } from "@/wire/wire";
+import { checkAnswer } from "./answer-check";
 import { jsonBody, rawBody } from "./body";
 import { problem, statusOf } from "./problem";
 
-interface Asked<P, B> {
-  readonly params: P;
-  readonly body: B;
-  /** The body as it came, where the endpoint takes a file. */
+/** What was asked, as the route's declaration reads it. */
+interface Asked<R> {
+  readonly params: ParamsOf<R>;
+  readonly query: QueryOf<R>;
+  readonly body: BodyOf<R>;
+  /** The body as it came, where the route takes a file. */
   readonly bytes: Uint8Array;
-  readonly context: APIContext;
 }
 
-/** A schema, or one that is chosen by the value. */
-type AnySchema = Schema | Lazy<unknown>;
-
-interface EndpointDefinition<P extends AnySchema, B extends AnySchema, R extends AnySchema> {
-  /** What it does, in one line: the description of the API says it. */
-  readonly about: string;
-  readonly params?: P;
-  /** Query parameters by name, each with what it asks for. */
-  readonly query?: Readonly<Record<string, string>>;
-  readonly body?: B;
-  /** Most bytes of a file, where the body is one. */
-  readonly fileUpTo?: number;
-  /** What a success looks like; server tests hold every answer against it. */
-  readonly response: R;
+interface Handling<R> {
   /** Whether what the path names exists: a 404 comes before anything about the body. */
-  found?(params: InferType<P>): Result<unknown>;
-  handle(asked: Asked<InferType<P>, InferType<B>>): Promise<Result<Shape<R>>>;
+  found?(params: ParamsOf<R>): Result<unknown>;
+  handle(asked: Asked<R>): Promise<Result<AnswerOf<R>>>;
 }
 
-/** What a route says of itself: its schemas, and what it is for. */
-export interface RouteSays {
-  readonly about: string;
-  readonly params?: AnySchema | undefined;
-  readonly query?: Readonly<Record<string, string>> | undefined;
-  readonly body?: AnySchema | undefined;
-  readonly fileUpTo?: number | undefined;
-  readonly response?: AnySchema | undefined;
-  /** Where the answer is no JSON. */
-  readonly answers?: string | undefined;
-}
+/** A route of the wire as the server serves it. */
+export type Endpoint = APIRoute & { readonly serves: RouteName };
 
-/** A route that also says what it takes and what it answers. */
-export type Endpoint = APIRoute & RouteSays;
-
-/** A route that is not made by `defineEndpoint`, with what it says of itself. */
-export function describeRoute(says: RouteSays, route: APIRoute): Endpoint {
-  return Object.assign(route, says);
+/** A route that answers no JSON, or does more than answer: its declaration stands in the wire all the same. */
+export function plainRoute(serves: RouteName, route: APIRoute): Endpoint {
+  return Object.assign(route, { serves });
 }
 
 const BODY_STATUS: ReadonlyMap<string, number> = new Map(
   Object.entries<number>({ "body/too-large": 413, "body/not-json": 400 }),
 );
 
+interface Read {
+  readonly body: unknown;
+  readonly bytes: Uint8Array;
+}
+
+/** The body as the route takes it, or why not. */
+async function readBody({ body, fileUpTo }: Route, request: Request): Promise<Read | Response> {
+  const given = body
+    ? await jsonBody(request)
+    : fileUpTo === undefined
+      ? ok(undefined)
+      : await rawBody(request, fileUpTo);
+  if (!given.ok) return problem(BODY_STATUS.get(given.issues[0]?.code ?? "") ?? 400, given.issues);
+  if (given.value instanceof Uint8Array) return { body: undefined, bytes: given.value };
+  const parsed = body ? parseWith<unknown>(body, given.value) : ok(undefined);
+  return parsed.ok ? { body: parsed.value, bytes: new Uint8Array() } : problem(422, parsed.issues);
+}
+
+function queryOf({ query = {} }: Route, { searchParams }: URL): Readonly<Record<string, string>> {
+  return Object.fromEntries(
+    Object.keys(query).flatMap((name) => {
+      const given = searchParams.get(name);
+      return given === null ? [] : [[name, given]];
+    }),
+  );
+}
+
 /** The one way to make an endpoint: size limit, JSON, schema, service, answer. */
-export function defineEndpoint<P extends AnySchema, B extends AnySchema, R extends AnySchema>(
-  definition: EndpointDefinition<P, B, R>,
-): Endpoint {
-  const route: APIRoute = async (context) => {
-    const params = definition.params ? parseWith(definition.params, { ...context.params }) : undefined;
-    if (params && !params.ok) return problem(404, params.issues);
-    const found = params && definition.found?.(params.value);
-    if (found && !found.ok) return problem(404, found.issues);
-    let body: InferType<B> | undefined;
-    if (definition.body) {
-      const json = await jsonBody(context.request);
-      if (!json.ok) return problem(BODY_STATUS.get(json.issues[0]?.code ?? "") ?? 400, json.issues);
-      const parsed = parseWith(definition.body, json.value);
-      if (!parsed.ok) return problem(422, parsed.issues);
-      body = parsed.value;
-    }
-    const file = definition.fileUpTo
-      ? await rawBody(context.request, definition.fileUpTo)
-      : ok(new Uint8Array());
-    if (!file.ok) return problem(BODY_STATUS.get(file.issues[0]?.code ?? "") ?? 400, file.issues);
-    const result = await definition.handle({
-      params: params?.value as InferType<P>,
-      body: body as InferType<B>,
-      bytes: file.value,
-      context,
-    });
-    if (context.request.method !== "GET") await journalled();
+export function endpoint<N extends RouteName>(serves: N, { found, handle }: Handling<Wire[N]>): Endpoint {
+  const declared: Route = WIRE[serves];
+  const route: APIRoute = async ({ params, request, url }: APIContext) => {
+    const named = declared.params ? parseWith<unknown>(declared.params, { ...params }) : ok(undefined);
+    if (!named.ok) return problem(404, named.issues);
+    const known = found?.(named.value as ParamsOf<Wire[N]>);
+    if (known && !known.ok) return problem(404, known.issues);
+    const read = await readBody(declared, request);
+    if (read instanceof Response) return read;
+    const asked = { ...read, params: named.value, query: queryOf(declared, url) };
+    const result = await handle(asked as Asked<Wire[N]>);
+    if (request.method !== "GET") await journalled();
     if (!result.ok) return problem(statusOf(result.issues), result.issues);
-    return Response.json(result.value, { headers: { "cache-control": "no-store" } });
+    const text = JSON.stringify(result.value);
+    checkAnswer(serves, text);
+    return new Response(text, {
+      headers: { "content-type": "application/json", "cache-control": "no-store" },
+    });
   };
-  const { about, params, query, body, fileUpTo, response } = definition;
-  return describeRoute({ about, params, query, body, fileUpTo, response }, route);
+  return plainRoute(serves, route);
 }

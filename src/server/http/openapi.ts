@@ -1,39 +1,5 @@
-import type { RouteSays } from "./endpoint";
+import type { Route } from "@/wire/route";
 import { type JsonSchema, toJsonSchema } from "./json-schema";
-
-/** A route with where it stands: `/api/jobs/{id}`. */
-export interface Placed {
-  readonly path: string;
-  readonly method: string;
-  readonly says: RouteSays;
-}
-
-const METHODS = ["GET", "POST", "PUT", "DELETE"] as const;
-
-/** Path of a route file: `./jobs/[id]/index.ts` is `/api/jobs/{id}`. */
-export function pathOf(file: string): string {
-  const bare = file
-    .replace(/^\.\//, "")
-    .replace(/\.ts$/, "")
-    .replace(/(^|\/)index$/, "");
-  return `/api/${bare.replace(/\[(\w+)\]/g, "{$1}")}`.replace(/\/$/, "");
-}
-
-function isSaying(route: unknown): route is RouteSays {
-  return typeof route === "function" && "about" in route;
-}
-
-/** The routes of a folder of files, as a bundler hands them out. A route that says nothing of itself is a bug. */
-export function placedRoutes(files: Readonly<Record<string, Readonly<Record<string, unknown>>>>): Placed[] {
-  return Object.entries(files).flatMap(([file, exported]) =>
-    METHODS.flatMap((method): Placed[] => {
-      const route = exported[method];
-      if (route === undefined) return [];
-      if (!isSaying(route)) throw new Error(`${file} ${method} does not say what it is for`);
-      return [{ path: pathOf(file), method: method.toLowerCase(), says: route }];
-    }),
-  );
-}
 
 const PROBLEM: JsonSchema = {
   type: "object",
@@ -59,7 +25,7 @@ const PROBLEM: JsonSchema = {
   },
 };
 
-function parametersOf({ params, query }: RouteSays): readonly JsonSchema[] {
+function parametersOf({ params, query }: Route): readonly JsonSchema[] {
   const inPath: unknown = params ? toJsonSchema(params)["properties"] : {};
   const named = Object.entries(typeof inPath === "object" && inPath !== null ? inPath : {});
   return [
@@ -73,7 +39,7 @@ function parametersOf({ params, query }: RouteSays): readonly JsonSchema[] {
   ];
 }
 
-function bodyOf({ body, fileUpTo }: RouteSays): JsonSchema | undefined {
+function bodyOf({ body, fileUpTo }: Route): JsonSchema | undefined {
   if (body) return { required: true, content: { "application/json": { schema: toJsonSchema(body) } } };
   return fileUpTo === undefined
     ? undefined
@@ -84,9 +50,9 @@ function bodyOf({ body, fileUpTo }: RouteSays): JsonSchema | undefined {
       };
 }
 
-function operationOf({ says }: Placed): JsonSchema {
-  const { about, response, answers = "application/json" } = says;
-  const [parameters, requestBody] = [parametersOf(says), bodyOf(says)];
+function operationOf(route: Route): JsonSchema {
+  const { about, answer, answers = "application/json" } = route;
+  const [parameters, requestBody] = [parametersOf(route), bodyOf(route)];
   return {
     summary: about,
     ...(parameters.length > 0 ? { parameters } : {}),
@@ -94,7 +60,7 @@ function operationOf({ says }: Placed): JsonSchema {
     responses: {
       200: {
         description: "It was done",
-        content: { [answers]: response ? { schema: toJsonSchema(response) } : {} },
+        content: { [answers]: answer ? { schema: toJsonSchema(answer) } : {} },
       },
       default: {
         description: "Why not: one shape for every refusal (RFC 9457)",
@@ -104,11 +70,13 @@ function operationOf({ says }: Placed): JsonSchema {
   };
 }
 
-/** The description of the API, OpenAPI 3.1, from the schemas that the routes themselves use. */
-export function openApi(routes: readonly Placed[], version: string): JsonSchema {
+/** The description of the API, OpenAPI 3.1, from the declarations that it is served by. */
+export function openApi(wire: Readonly<Record<string, Route>>, version: string): JsonSchema {
   const paths = new Map<string, Record<string, JsonSchema>>();
-  for (const route of routes)
-    paths.set(route.path, { ...paths.get(route.path), [route.method]: operationOf(route) });
+  for (const [name, route] of Object.entries(wire)) {
+    const [method = "", path = ""] = name.split(" ");
+    paths.set(path, { ...paths.get(path), [method.toLowerCase()]: operationOf(route) });
+  }
   return {
     openapi: "3.1.0",
     info: {

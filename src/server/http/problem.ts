@@ -14,6 +14,7 @@ const TITLES: Readonly<Record<number, string>> = {
   401: "The access code is needed",
   403: "This request came from another place",
   404: "There is no such thing here",
+  405: "This address is asked in another way",
   409: "This cannot be done now",
   413: "The request is too large",
   422: "Some values cannot be used",

@@ -1,16 +1,7 @@
 import { ofKind } from "@/core/job/log/lines";
 import type { Executor } from "@/server/db/executor";
 import { entriesOfKinds } from "@/server/repositories/entries";
-
-/** A timer that runs, or ran out a while ago, with the machine it is for. */
-export interface RunningTimer {
-  readonly jobId: number;
-  readonly seq: number;
-  readonly machine: string;
-  readonly what: string;
-  /** UTC, ISO 8601. */
-  readonly endsAt: string;
-}
+import type { RunningTimer } from "@/wire/jobs";
 
 const LOOK_BACK_MS = 48 * 3600 * 1000;
 const RINGS_FOR_MS = 12 * 3600 * 1000;

@@ -4,11 +4,7 @@ import { settingsSchema } from "@/core/shop/settings.input";
 import { parseWith } from "@/core/validate";
 import type { Executor } from "@/server/db/executor";
 import { settings } from "@/server/db/schema";
-
-export interface StoredSettings {
-  readonly value: Settings;
-  readonly version: number;
-}
+import type { StoredSettings } from "@/wire/shop";
 
 /** As they were read back. */
 export interface ReadSettings extends StoredSettings {
@@ -20,12 +16,12 @@ export interface ReadSettings extends StoredSettings {
 function salvage(kept: object): Pick<ReadSettings, "value" | "unreadable"> {
   const given = { ...DEFAULT_SETTINGS, ...kept };
   const parsed = parseWith(settingsSchema, given);
-  if (parsed.ok) return { value: parsed.value as Settings, unreadable: [] };
+  if (parsed.ok) return { value: parsed.value, unreadable: [] };
   const bad = new Set(parsed.issues.map(({ path }) => path.split(".")[0] ?? ""));
   const fine = Object.entries(given).filter(([key]) => Object.hasOwn(DEFAULT_SETTINGS, key) && !bad.has(key));
   const again = parseWith(settingsSchema, { ...DEFAULT_SETTINGS, ...Object.fromEntries(fine) });
   return again.ok
-    ? { value: again.value as Settings, unreadable: [...bad] }
+    ? { value: again.value, unreadable: [...bad] }
     : { value: DEFAULT_SETTINGS, unreadable: Object.keys(DEFAULT_SETTINGS) };
 }
 

@@ -1,7 +1,8 @@
 import { resolveLimits } from "@/core/knowledge/resolve-limits";
 import { at, fail, issue, ok, type Result } from "@/core/result";
 import type { Settings } from "@/core/shop/settings";
-import { readSettings, type StoredSettings, writeSettings } from "@/server/repositories/settings";
+import { readSettings, writeSettings } from "@/server/repositories/settings";
+import type { StoredSettings } from "@/wire/shop";
 import type { ShopContext } from "./shop-context";
 
 /** Stores the shop's settings, unless someone else changed them since `version`. */

@@ -2,6 +2,7 @@ import { folded } from "@/core/job/folded";
 import { fail, issue, ok, type Result } from "@/core/result";
 import { likeOf, standingOfJobs } from "@/server/repositories/job-facts";
 import { changeOwner, findOwnerRows, jobIdsOfOwner, ownerById } from "@/server/repositories/owners";
+import type { OwnerHit } from "@/wire/owners";
 import { factsBasis } from "./job-facts";
 import type { ShopContext } from "./shop-context";
 
@@ -9,15 +10,6 @@ const MOST_FOUND = 5;
 const MOST_WORDS = 8;
 /** More than one person ever brings to one shop; what lies beyond is found by search. */
 const MOST_JOBS = 200;
-
-export interface OwnerHit {
-  readonly ownerId: number;
-  readonly name: string;
-  readonly jobs: number;
-  /** What they brought last, and when it was last touched. */
-  readonly machine: string;
-  readonly touchedAt: string;
-}
 
 /** Owners who were here before, by name: the contact is on their page alone. */
 export async function findOwners(words: string, shopContext: ShopContext): Promise<OwnerHit[]> {

@@ -2,24 +2,16 @@ import { chosenSchools } from "@/core/matching/family";
 import { matchParts } from "@/core/matching/match";
 import { formatValue } from "@/core/matching/typed";
 import { allFamilies } from "@/parts/registry";
+import type { PartHit } from "@/wire/parts";
 import { priceListOf } from "./price-lists";
 import type { ShopContext } from "./shop-context";
-
-export interface MarkHit {
-  readonly family: string;
-  readonly title: string;
-  /** What the mark says, in words. */
-  readonly said: string;
-  /** Parts of the list that fit or may, as far as the mark says. */
-  readonly found: number;
-}
 
 /** Families whose marking the text is, with what it says and how many parts of the list it leaves. */
 export async function partsByMark(
   text: string,
   { limits, settings }: Pick<ShopContext, "limits" | "settings">,
-): Promise<readonly MarkHit[]> {
-  return (await allFamilies()).flatMap((family): MarkHit[] => {
+): Promise<readonly PartHit[]> {
+  return (await allFamilies()).flatMap((family): PartHit[] => {
     const need = family.readMark?.(text);
     if (!need) return [];
     const context = { limits, schools: chosenSchools(family, settings.value.substitution) };

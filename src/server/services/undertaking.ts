@@ -1,16 +1,5 @@
 import { fail, issue, ok, type Result } from "@/core/result";
-
-/** Something that takes long and is done for the whole shop, one at a time. */
-export interface Undertaking {
-  readonly what: "backup" | "restore";
-  /** UTC, ISO 8601. */
-  readonly since: string;
-  readonly isDone: boolean;
-  /** Why it came to nothing; null while it runs, and where it went well. */
-  readonly trouble: string | null;
-  /** What it left to be told: the folder of the shop that stood here. */
-  readonly left: string | null;
-}
+import type { Undertaking } from "@/wire/shop";
 
 let current: Undertaking | null = null;
 

@@ -1,18 +1,14 @@
-import type { APIContext, APIRoute } from "astro";
+import type { APIContext } from "astro";
 import type { JobView } from "@/core/job/log/view";
 import { listed } from "@/core/matching/price-list";
 import { seededRandom } from "@/core/seeded-random";
 import { allFamilies, FAMILY_IDS } from "@/parts/registry";
-import type { RouteSays } from "@/server/http/endpoint";
+import type { Endpoint } from "@/server/http/endpoint";
 import { toJsonSchema } from "@/server/http/json-schema";
-import { type Placed, placedRoutes } from "@/server/http/openapi";
 import { KNOWLEDGE, TOOLS } from "../../core/shop-context";
+import { SERVED, type Served } from "../served";
 import { type Pools, Values } from "./values";
 import { wellMeant } from "./well-meant";
-
-const ROUTES = placedRoutes(
-  import.meta.glob<Record<string, unknown>>("/src/pages/api/**/*.ts", { eager: true }),
-).map((route) => ({ ...route, path: route.path.replace(/^\/api\/.*src\/pages\/api/, "/api") }));
 
 /** Streams never end, and tries at the access code lock it: both have tests of their own. */
 const LEFT_OUT: ReadonlySet<string> = new Set(["/api/events", "/api/access"]);
@@ -54,7 +50,7 @@ export function poolsOf(jobIds: readonly number[]): Pools {
 export interface Asked {
   readonly path: string;
   readonly method: string;
-  readonly route: APIRoute & RouteSays;
+  readonly route: Endpoint;
   readonly params: Readonly<Record<string, string>>;
   readonly query: string;
   readonly body: string | undefined;
@@ -67,14 +63,16 @@ export function requests(
   viewOf: (jobId: number) => JobView | undefined,
 ) {
   const random = seededRandom(seed);
-  const open = ROUTES.filter(({ path }) => !LEFT_OUT.has(path));
-  const schemas = new Map(open.map(({ says }) => [says, says.body ? toJsonSchema(says.body) : undefined]));
+  const open = SERVED.filter(({ path }) => !LEFT_OUT.has(path));
+  const schemas = new Map(
+    open.map(({ name, declared: { body } }) => [name, body ? toJsonSchema(body) : undefined]),
+  );
   const pools = poolsOf(jobIds);
   return (): Asked => {
     const values = new Values(random, pools, hostilityOf(random));
     const weighed = values.chance(0.7) ? open.filter(({ path }) => path.endsWith("/entries")) : open;
     const placed = values.pick(weighed);
-    const { path, method, says } = placed;
+    const { name: route, path, method, declared } = placed;
     const params = Object.fromEntries(
       [...path.matchAll(/\{(\w+)\}/g)].map(([, name = ""]) => [
         name,
@@ -83,16 +81,16 @@ export function requests(
         ),
       ]),
     );
-    const query = Object.keys(says.query ?? {})
+    const query = Object.keys(declared.query ?? {})
       .map((name) => `${name}=${encodeURIComponent(printable(values.of({ type: "string" }, "entered")))}`)
       .join("&");
     return {
       path,
-      method: method.toUpperCase(),
-      route: says as APIRoute & RouteSays,
+      method,
+      route: placed.route,
       params,
       query: query === "" ? "" : `?${query}`,
-      body: bodyOf(placed, schemas.get(says), values, viewOf(Number(params["id"]))),
+      body: bodyOf(placed, schemas.get(route), values, viewOf(Number(params["id"]))),
     };
   };
 }
@@ -106,13 +104,13 @@ function hostilityOf({ next }: { next(): number }): number {
 const printable = (value: unknown): string => String(value).replace(/[\ud800-\udfff\0]/g, "?");
 
 function bodyOf(
-  { path, says }: Placed,
+  { path, declared }: Served,
   schema: unknown,
   values: Values,
   view: JobView | undefined,
 ): string | undefined {
-  if (says.fileUpTo !== undefined) return String(values.of({ type: "string" }));
-  if (!says.body) return undefined;
+  if (declared.fileUpTo !== undefined) return String(values.of({ type: "string" }));
+  if (!declared.body) return undefined;
   if (values.chance(0.01)) return '{"half":';
   const body = values.of(schema);
   if (typeof body !== "object" || body === null || Array.isArray(body)) return JSON.stringify(body);

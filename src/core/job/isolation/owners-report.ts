@@ -29,6 +29,8 @@ const WHEN: Readonly<Record<Complaint["circumstance"], string | undefined>> = {
   "not-known": undefined,
 };
 
+const pair = (moveId: string, outcomeId: string): [string, string] => [moveId, outcomeId];
+
 /** What was complained of when the machine stood as it did in an epoch. */
 interface Telling {
   readonly complaint: Complaint;
@@ -61,13 +63,13 @@ export function ownersReport(job: JobView, signs: Knowledge["signs"]): Said {
     const ticked = signs.filter(({ id }) => complaint.signs.includes(id));
     const when = WHEN[complaint.circumstance];
     const said: [moveId: string, outcomeId: string][] = [
-      ...(epoch > 0 ? [[CAME_BACK, TOLD] as [string, string], ...OWN_WORK] : []),
+      ...(epoch > 0 ? [pair(CAME_BACK, TOLD), ...OWN_WORK] : []),
       ...ticked.map(({ id }): [string, string] => [signMove(id), TOLD]),
       ...[...new Set(ticked.flatMap(({ settles }) => settles ?? []))].map((id): [string, string] => [
         id,
         NOT_ASKED,
       ]),
-      ...(when ? [["ask-when", when] as [string, string]] : []),
+      ...(when ? [pair("ask-when", when)] : []),
     ];
     const asked = new Set(job.answers.filter((one) => one.epoch === epoch).map(({ moveId }) => moveId));
     return said

@@ -1,15 +1,9 @@
-import * as yup from "yup";
 import { fail, issue, ok } from "@/core/result";
-import { strictObject } from "@/core/validate";
 import { listBackups } from "@/server/backup/backups";
-import { defineEndpoint } from "@/server/http/endpoint";
+import { endpoint } from "@/server/http/endpoint";
 import { restoreShop } from "@/server/services/restore-shop";
 
-/** Puts the shop back to a backup. How it goes is in `work` of GET /api/backups. */
-export const POST = defineEndpoint({
-  about: "Puts the shop back to a backup; how it goes is in `work` of GET /api/backups",
-  params: strictObject({ name: yup.string().required() }),
-  response: strictObject({ name: yup.string().required() }),
+export const POST = endpoint("POST /api/backups/{name}/restore", {
   found: ({ name }) =>
     listBackups().some((one) => one.name === name)
       ? ok(name)

@@ -1,29 +1,21 @@
-import { jobParams } from "@/server/http/answers";
-import { describeRoute } from "@/server/http/endpoint";
+import { plainRoute } from "@/server/http/endpoint";
 import { problem } from "@/server/http/problem";
 import { exportJob } from "@/server/services/export-job";
 import { noSuchJob } from "@/server/services/record-entry";
 import { readShopContext } from "@/server/services/shop-context";
 
 /** A job as a file that another shop can take in. */
-export const GET = describeRoute(
-  {
-    about: "A job as a file that another shop can take in; who owns the machine is not in it",
-    params: jobParams,
-    answers: "application/zip",
-  },
-  async ({ params }) => {
-    const id = params["id"] ?? "";
-    const made = /^[1-9]\d{0,8}$/.test(id)
-      ? await exportJob(Number(id), await readShopContext())
-      : noSuchJob(id);
-    if (!made.ok) return problem(404, made.issues);
-    return new Response(new Uint8Array(made.value), {
-      headers: {
-        "content-type": "application/zip",
-        "content-disposition": `attachment; filename="job-${id}.job.zip"`,
-        "cache-control": "no-store",
-      },
-    });
-  },
-);
+export const GET = plainRoute("GET /api/jobs/{id}/archive", async ({ params }) => {
+  const id = params["id"] ?? "";
+  const made = /^[1-9]\d{0,8}$/.test(id)
+    ? await exportJob(Number(id), await readShopContext())
+    : noSuchJob(id);
+  if (!made.ok) return problem(404, made.issues);
+  return new Response(new Uint8Array(made.value), {
+    headers: {
+      "content-type": "application/zip",
+      "content-disposition": `attachment; filename="job-${id}.job.zip"`,
+      "cache-control": "no-store",
+    },
+  });
+});

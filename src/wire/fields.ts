@@ -1,0 +1,23 @@
+import * as yup from "yup";
+
+/** A list whose lines are all there. */
+export const many = <S extends yup.Schema>(one: S) => yup.array(one.required()).required();
+export const word = () => yup.string().required();
+/** Text that may be empty. */
+export const words = () => yup.string().defined();
+export const whole = () => yup.number().integer().required();
+export const count = () => yup.number().integer().min(0).required();
+export const figure = () => yup.number().required();
+export const yes = () => yup.boolean().required();
+
+/** A number in an address, of a job or an owner. */
+export const numberIn = (label: string, what: string) =>
+  yup
+    .string()
+    .label(label)
+    .required()
+    .matches(
+      /^[1-9]\d{0,8}$/,
+      ({ value }) =>
+        `There is no ${what} "${String(value)}": ${label.toLowerCase()} is a whole number such as 118.`,
+    );
