@@ -1,8 +1,12 @@
 import { defineConfig } from "@playwright/test";
 import { LAUNCH } from "./scripts/lib/browser";
+import { useFastScratch } from "./scripts/lib/fast-scratch.mjs";
+
+useFastScratch();
 
 export default defineConfig({
   testDir: "tests/e2e",
+  globalSetup: "tests/e2e/seed.ts",
   outputDir: "test-results",
   // A worker has one demo shop for the tests that only use it; those that restart or change it have their own.
   workers: 2,

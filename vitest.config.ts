@@ -1,9 +1,11 @@
 import { fileURLToPath } from "node:url";
 import { defineConfig } from "vitest/config";
 import { compiledOrThrow } from "./scripts/lib/compile-knowledge";
+import { useFastScratch } from "./scripts/lib/fast-scratch.mjs";
 
 // Tests always see the pages as they stand.
 compiledOrThrow();
+useFastScratch();
 
 const alias = { "@": fileURLToPath(new URL("./src", import.meta.url)) };
 
@@ -20,6 +22,7 @@ export default defineConfig({
           // The knowledge is read and checked once a worker, not once a file.
           isolate: false,
           environment: "node",
+          setupFiles: ["tests/laws.ts"],
           // Pictures lie beside the database: those of tests never in the shop's own folder.
           // An answer that does not fit its declaration throws.
           env: { GOOD_SPINDLE_DATA: ".cache/test-data", GOOD_SPINDLE_ANSWERS: "strict" },

@@ -4,7 +4,7 @@ import { createIsolator } from "@/core/isolation/isolate";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { parseReading } from "@/core/quantity/parse-reading";
 import { reduceJob } from "@/log/reduce";
-import { openInMemory } from "@/server/db/connect";
+import { openScratch } from "@/server/db/connect";
 import { entriesOf } from "@/server/repositories/entries";
 import { seedDemo } from "@/server/services/seed-demo";
 import { shopContextOn } from "@/server/services/shop-context";
@@ -23,7 +23,7 @@ function timed(name: string, run: () => unknown, runs = RUNS): void {
   console.log(`${name.padEnd(52)} median ${at(0.5)} ms   p95 ${at(0.95)} ms`);
 }
 
-const { db, close } = await openInMemory();
+const { db, close } = await openScratch();
 await seedDemo(await shopContextOn(db), new Date("2026-11-25T09:00:00Z"));
 const { knowledge, limits } = await shopContextOn(db);
 const context = { limits, knowledgeVersion: knowledge.version };

@@ -2,7 +2,7 @@
 // npx tsx scripts/write-upgrade-sample.ts 02
 import { randomUUID } from "node:crypto";
 import { readFileSync, writeFileSync } from "node:fs";
-import { openInMemory } from "@/server/db/connect";
+import { openScratch } from "@/server/db/connect";
 import { recordEntry } from "@/server/services/record-entry";
 import { seedDemo } from "@/server/services/seed-demo";
 import { shopContextOn } from "@/server/services/shop-context";
@@ -11,7 +11,7 @@ const ROWS = 200;
 const [name] = process.argv.slice(2);
 if (!name) throw new Error("name the sample by its issue, such as 02");
 
-const { db, client } = await openInMemory();
+const { db, client } = await openScratch();
 await seedDemo(await shopContextOn(db), new Date("2026-11-25T09:00:00Z"));
 const context = await shopContextOn(db);
 let count = (await client.query<{ n: number }>("select count(*)::int as n from entries")).rows[0]?.n ?? 0;

@@ -10,6 +10,8 @@ const LOCK_STAMP = "node_modules/.installed-from";
 const BUILD_STAMP = "dist/.built-from";
 const KNOWLEDGE_STAMP = ".cache/knowledge-from";
 const KNOWLEDGE_FROM = ["src/knowledge/moves", "src/knowledge/faults", "src/knowledge/tables", "src/core"];
+const SNAPSHOT_STAMP = ".cache/snapshot-from";
+const SNAPSHOT_FROM = ["drizzle", "package-lock.json", "scripts/make-snapshot.mjs"];
 const BUILT_FROM = ["src", "drizzle", "package-lock.json", "astro.config.ts", "tsconfig.json"];
 
 export function fail(message, code = 1) {
@@ -52,11 +54,13 @@ export function ensureInstalled() {
   return true;
 }
 
-/** An empty database, made once for this version of the engine. */
+/** An empty database, made once for this version of the engine and of the schema. */
 export function ensureSnapshot() {
-  if (existsSync(".cache/empty-database.tar.gz") && existsSync(".cache/empty-database")) return;
+  const wanted = hashOf(SNAPSHOT_FROM);
+  if (existsSync(".cache/empty-shop") && stampIs(SNAPSHOT_STAMP, wanted)) return;
   mkdirSync(".cache", { recursive: true });
   run(process.execPath, ["scripts/make-snapshot.mjs"], { quiet: true });
+  writeFileSync(SNAPSHOT_STAMP, wanted);
 }
 
 /** Checks the knowledge's pages and compiles them, when they or what reads them changed. */

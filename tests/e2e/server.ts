@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from "node:fs";
+import { cpSync, mkdtempSync, rmSync } from "node:fs";
 import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -12,7 +12,10 @@ export interface RunningShop {
   stop(): Promise<void>;
 }
 
-function freePort(): Promise<number> {
+/** The moment that the dates of the demo are counted from, in tests. */
+export const ANCHOR = "2026-11-25T09:00:00Z";
+
+export function freePort(): Promise<number> {
   return new Promise((resolve) => {
     const probe = createServer();
     probe.listen(0, "127.0.0.1", () => {
@@ -33,11 +36,13 @@ interface ShopOptions {
 /** The built server on a folder and a port of its own. */
 export async function runShop({
   seed = "demo",
-  anchor = "2026-11-25T09:00:00Z",
+  anchor = ANCHOR,
   access = false,
   clock = "UTC",
 }: ShopOptions = {}): Promise<RunningShop> {
   const data = mkdtempSync(join(tmpdir(), "spindle-e2e-"));
+  const seeded = process.env["SPINDLE_SEEDED"];
+  if (seeded && seed === "demo" && anchor === ANCHOR) cpSync(seeded, data, { recursive: true });
   const port = await freePort();
   const start = () =>
     startServer({

@@ -8,7 +8,7 @@ import { DEMO_PICTURES } from "@/demo/pictures";
 import { STORIES } from "@/demo/stories";
 import { POST as postEntry } from "@/pages/api/jobs/[id]/entries";
 import { POST as match } from "@/pages/api/match";
-import { openInMemory } from "@/server/db/connect";
+import { openScratch } from "@/server/db/connect";
 import { countJobs } from "@/server/queries/jobs";
 import { openOrders } from "@/server/services/open-orders";
 import { lastOpening, seedDemo } from "@/server/services/seed-demo";
@@ -88,7 +88,7 @@ describe("the demo shop", () => {
 
 describe("a demo shop that is cut off while it is made", () => {
   it("leaves nothing of itself: the next start makes it whole", async () => {
-    const { db, close } = await openInMemory();
+    const { db, close } = await openScratch();
     const drawing = vi.spyOn(DEMO_PICTURES as Map<string, string>, "get").mockReturnValue(undefined);
     await expect(seedDemo(await shopContextOn(db), ANCHOR)).rejects.toThrow(/demo picture/);
     drawing.mockRestore();

@@ -7,7 +7,7 @@ import { GET as archive } from "@/pages/api/jobs/[id]/archive";
 import { GET as job } from "@/pages/api/jobs/[id]/index";
 import { POST as importJob } from "@/pages/api/jobs/import";
 import { readJobArchive, writeJobArchive } from "@/server/backup/job-archive";
-import { openInMemory } from "@/server/db/connect";
+import { openScratch } from "@/server/db/connect";
 import { setDatabase } from "@/server/db/shop-database";
 import type { Problem } from "@/server/http/problem";
 import { seedDemo } from "@/server/services/seed-demo";
@@ -15,11 +15,11 @@ import { shopContextOn } from "@/server/services/shop-context";
 import { allEntries } from "./every-job";
 import { call } from "./shop";
 
-type Shop = Awaited<ReturnType<typeof openInMemory>>;
+type Shop = Awaited<ReturnType<typeof openScratch>>;
 let [first, other]: Shop[] = [];
 beforeAll(async () => {
-  first = await openInMemory();
-  other = await openInMemory();
+  first = await openScratch();
+  other = await openScratch();
   setDatabase(first);
   await seedDemo(await shopContextOn(first.db), new Date("2026-11-24T09:00:00Z"));
 }, 60_000);

@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import { Ajv2020, type ValidateFunction } from "ajv/dist/2020";
 import type { APIContext, APIRoute } from "astro";
 import { expect } from "vitest";
-import { openInMemory } from "@/server/db/connect";
+import { openScratch } from "@/server/db/connect";
 import { setDatabase } from "@/server/db/shop-database";
 import type { Endpoint } from "@/server/http/endpoint";
 import { toJsonSchema } from "@/server/http/json-schema";
@@ -13,7 +13,7 @@ import { CARDER } from "./shop-machine";
 
 /** One database in memory a test file: opening one costs a second or more. */
 export async function openShop() {
-  const database = await openInMemory();
+  const database = await openScratch();
   setDatabase(database);
   return database;
 }

@@ -1,4 +1,4 @@
-import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync } from "node:fs";
+import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { PGlite } from "@electric-sql/pglite";
@@ -7,7 +7,7 @@ import { migrate } from "drizzle-orm/pglite/migrator";
 import { describe, expect, it } from "vitest";
 import { writeArchive } from "@/server/backup/archive";
 import { restoreArchive } from "@/server/backup/restore";
-import { type BeforeUpgrade, openFolder, SNAPSHOT_PATH } from "@/server/db/connect";
+import { type BeforeUpgrade, openFolder } from "@/server/db/connect";
 import * as schema from "@/server/db/schema";
 import { recordEntry } from "@/server/services/record-entry";
 import { shopContextOn } from "@/server/services/shop-context";
@@ -15,11 +15,9 @@ import { allEntries, everyJob } from "./every-job";
 
 const samples = readdirSync("tests/server/upgrades").filter((name) => name.endsWith(".sql"));
 
-async function asItWas(name: string, dataDir?: string): Promise<PGlite> {
-  const client = await PGlite.create({
-    loadDataDir: new Blob([new Uint8Array(readFileSync(SNAPSHOT_PATH))]),
-    ...(dataDir ? { dataDir } : {}),
-  });
+async function asItWas(name: string, folder: string): Promise<PGlite> {
+  cpSync(".cache/empty-database", folder, { recursive: true });
+  const client = await PGlite.create(folder);
   await client.exec(readFileSync(`tests/server/upgrades/${name}`, "utf8"));
   // Rows written with their numbers leave the sequence behind: a database that grew had drawn them from it.
   await client.exec(
@@ -30,7 +28,8 @@ async function asItWas(name: string, dataDir?: string): Promise<PGlite> {
 
 describe.each(samples)("a database as issue %s left it", (name) => {
   it("is brought forward with every row, and goes on", async () => {
-    const client = await asItWas(name);
+    const folder = mkdtempSync(join(tmpdir(), "spindle-as-it-was-"));
+    const client = await asItWas(name, folder);
     const db = drizzle(client, { schema });
     await migrate(db, { migrationsFolder: "drizzle" });
     const shopContext = await shopContextOn(db);
@@ -48,6 +47,7 @@ describe.each(samples)("a database as issue %s left it", (name) => {
     const kept = await recordEntry(jobId, draft, new Date().toISOString(), shopContext);
     expect(kept.ok && kept.value.seq).toBe(seq + 1);
     await client.close();
+    rmSync(folder, { recursive: true });
   });
 });
 

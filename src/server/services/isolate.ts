@@ -12,6 +12,10 @@ type Isolating = KeptThread<IsolateRequest, Result<Isolation>>;
 
 let kept: Isolating | undefined;
 
+/** The last answers: a decision is asked for again as its job stands, and a request says all that its answer follows from. */
+const answered = new Map<string, Promise<Result<Isolation>>>();
+const MOST_ANSWERS = 16;
+
 /** In development and tests no thread is built. */
 function inPlace(knowledge: Knowledge): Isolating {
   const isolate = createIsolator(knowledge);
@@ -27,5 +31,14 @@ export function isolateOffThread(
   { knowledge }: ShopContext,
 ): Promise<Result<Isolation>> {
   kept ??= WORKER_PATH === undefined ? inPlace(knowledge) : keptThread(WORKER_PATH, () => knowledge);
-  return kept.ask(request);
+  const asked = JSON.stringify(request);
+  const known = answered.get(asked);
+  if (known) return known;
+  const answer = kept.ask(request);
+  answered.set(asked, answer);
+  const [oldest] = answered.keys();
+  if (answered.size > MOST_ANSWERS && oldest !== undefined) answered.delete(oldest);
+  // A thread that broke off answered nothing.
+  answer.catch(() => answered.delete(asked));
+  return answer;
 }

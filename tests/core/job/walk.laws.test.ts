@@ -83,6 +83,13 @@ describe(`a walk of ${STEPS} actions over the bench state and the guards`, () =>
     "never lets hands in or power on without evidence, never says repaired against SAFETY, never refuses what was taken already",
     () => {
       let walk = newJob(Date.parse("2026-11-25T09:00:00Z"));
+      // What the log says is worked out again only where it, or a limit of the shop, is another than before.
+      let known: { readonly of: readonly unknown[]; readonly view: JobView } | undefined;
+      const viewNow = ({ entries, shop: { limits } }: Walk): JobView => {
+        if (known?.of[0] !== entries || known.of[1] !== limits)
+          known = { of: [entries, limits], view: viewOf(entries, limits) };
+        return known.view;
+      };
       for (let step = 0; step < STEPS; step += 1) {
         if (walk.entries.length > LINES_A_JOB) walk = newJob(walk.clock);
         walk.clock += chance(0.1) ? 40 * 60_000 : Math.floor(next() * 90_000);
@@ -90,7 +97,7 @@ describe(`a walk of ${STEPS} actions over the bench state and the guards`, () =>
         if (chance(0.03)) delete walk.watches[by];
         if (chance(0.02)) walk.shop = setUp(walk.shop);
         const { limits, isOutletNamed } = walk.shop;
-        const view = viewOf(walk.entries, limits);
+        const view = viewNow(walk);
         const { entry, need, power } = anyEntry(walk);
         const tried =
           entry.kind === "bench-state" && entry.payload.event !== "incident"
@@ -130,7 +137,7 @@ describe(`a walk of ${STEPS} actions over the bench state and the guards`, () =>
         }
         append(walk, entry, by);
         touch(walk, by, entry);
-        const after = viewOf(walk.entries, limits);
+        const after = viewNow(walk);
         if (step % 20 === 0) {
           const bands = bandsOf(kept(after), walk);
           expect(bands).toEqual(bandsOf(after, walk));
