@@ -25,6 +25,7 @@ const UI = external(
   "nanostores",
   "@nanostores/react",
   "comlink",
+  "idb-keyval",
   "@dnd-kit/core",
   "@dnd-kit/sortable",
   "@dnd-kit/utilities",

@@ -1,4 +1,3 @@
-import { type Remote, wrap } from "comlink";
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { Isolation } from "@/core/isolation/isolate";
 import type { IsolateRequest } from "@/core/isolation/isolate.input";
@@ -7,12 +6,11 @@ import type { JobView } from "@/core/job/log/view";
 import { asksOwner, type Estimate, estimateOf } from "@/core/job/sign-off/estimate";
 import { closingMinutes, repairsOn } from "@/core/knowledge/kind-costs";
 import type { Knowledge } from "@/core/knowledge/types";
-import type { Issue, Result } from "@/core/result";
+import { type Issue, ok, type Result } from "@/core/result";
 import type { Shop } from "@/core/shop/shop";
-import type { IsolationWorker } from "@/workers/isolation.worker";
 import type { JobScreen } from "../frame/use-job-screen";
-import { request } from "../state/api";
 import { $found, foundOf } from "../state/found";
+import { type Engine, engineOfTab } from "./engine";
 
 export type IsolationState =
   | { readonly kind: "working" }
@@ -44,28 +42,22 @@ export function requestOf(
   );
 }
 
-interface Ready {
-  readonly worker: Remote<IsolationWorker>;
-  readonly knowledge: Knowledge;
-}
-
-/** The worker with its knowledge, once a page. */
-function useWorker(onFail: (issues: readonly Issue[]) => void): Ready | undefined {
-  const [ready, setReady] = useState<Ready | undefined>(undefined);
+/** The tab's engine, once it is there. */
+function useEngine(onFail: (issues: readonly Issue[]) => void): Engine | undefined {
+  const [engine, setEngine] = useState<Engine | undefined>(undefined);
   const failed = useRef(onFail);
   useEffect(() => {
-    const thread = new Worker(new URL("../../workers/isolation.worker.ts", import.meta.url), {
-      type: "module",
+    let isCurrent = true;
+    void engineOfTab().then((made) => {
+      if (!isCurrent) return;
+      if (made.ok) setEngine(made.value);
+      else failed.current(made.issues);
     });
-    const worker = wrap<IsolationWorker>(thread);
-    void request("GET /api/knowledge").then(async (answer) => {
-      if (!answer.ok) return failed.current(answer.issues);
-      await worker.prepare(answer.value);
-      setReady({ worker, knowledge: answer.value });
-    });
-    return () => thread.terminate();
+    return () => {
+      isCurrent = false;
+    };
   }, []);
-  return ready;
+  return engine;
 }
 
 /** The price that the owner is to be asked about, where what is likely comes to more than was said. */
@@ -91,41 +83,47 @@ function askedOwner(
 /** Where the fault sits and what to do next, worked out again after each answer, away from the page's own thread. */
 export function useIsolation(screen: JobScreen, shop: Shop): ShownIsolation {
   const [state, setState] = useState<IsolationState>({ kind: "working" });
-  const ready = useWorker((issues) => setState({ kind: "failed", issues }));
+  const engine = useEngine((issues) => setState({ kind: "failed", issues }));
   // The request as text: asked again only when it says something else, not at each tick of the clock.
   const asked = useMemo(
-    () => (ready ? JSON.stringify(requestOf(screen, shop, ready.knowledge)) : undefined),
-    [ready, screen, shop],
+    () => (engine ? JSON.stringify(requestOf(screen, shop, engine.knowledge)) : undefined),
+    [engine, screen, shop],
   );
   useEffect(() => {
-    if (!ready || asked === undefined) return;
+    if (!engine || asked === undefined) return;
     let isCurrent = true;
+    const { answers, knowledge } = engine;
     const say = (found: Result<Isolation>, isRefined: boolean): void => {
       if (!isCurrent) return;
       setState(
         found.ok
-          ? { kind: "ready", isolation: found.value, knowledge: ready.knowledge, asked, isRefined }
+          ? { kind: "ready", isolation: found.value, knowledge, asked, isRefined }
           : { kind: "failed", issues: found.issues },
       );
     };
     const work = async (): Promise<void> => {
+      const known = await answers.find(asked);
+      if (known) return say(ok(known), true);
       const request: IsolateRequest = JSON.parse(asked);
       // The suspects at once; the next move is named when two steps ahead have been weighed.
       const quick = { ...request.options, lookAhead: 1, maxRoots: 2 } as const;
-      say(await ready.worker.isolate({ ...request, options: quick }), false);
-      if (isCurrent) say(await ready.worker.isolate(request), true);
+      if (isCurrent) say(await engine.isolate({ ...request, options: quick }), false);
+      if (!isCurrent) return;
+      const whole = await engine.isolate(request);
+      if (whole.ok) answers.keep(asked, whole.value);
+      say(whole, true);
     };
     void work();
     return () => {
       isCurrent = false;
     };
-  }, [ready, asked]);
+  }, [engine, asked]);
   const isSettled = state.kind === "ready" && state.isRefined && state.asked === asked;
   const isolation = isSettled ? state.isolation : undefined;
   useEffect(() => {
-    const ask = isolation && ready ? askedOwner(screen.job, shop, ready.knowledge, isolation) : undefined;
+    const ask = isolation && engine ? askedOwner(screen.job, shop, engine.knowledge, isolation) : undefined;
     $found.set(isolation ? foundOf(screen.job.jobId, isolation, ask) : undefined);
     return () => $found.set(undefined);
-  }, [isolation, screen.job, shop, ready]);
+  }, [isolation, screen.job, shop, engine]);
   return state.kind === "ready" ? { ...state, isSettled } : state;
 }
