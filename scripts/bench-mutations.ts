@@ -56,7 +56,7 @@ const MUTATIONS: readonly Mutation[] = [
   },
   {
     rule: "a board stores charge in every family",
-    file: "src/core/job/log/reduce.ts",
+    file: "src/core/job/log/bench-machine.ts",
     from: 'stations.includes("board") && !stores.includes("bus") ? ["bus"] : []',
     to: 'stations.includes("board") && !stores.includes("bus") ? [] : []',
   },

@@ -23,6 +23,12 @@ test("by keyboard alone: take in, make safe, measure, lose power in the middle, 
   await shop.restart();
   await page.reload();
   await expect(page.getByTestId("reading")).toHaveValue("61.8u");
+  // The tab still holds the moment of the last touch.
+  await expect(bench).toContainText("Unplugged, clip left on");
+  // Another tab of the same device holds nothing of it.
+  await page.evaluate(() => sessionStorage.clear());
+  await page.reload();
+  await expect(page.getByTestId("reading")).toHaveValue("61.8u");
   await expect(bench).toContainText("Not known: is the plug out?");
   await expect(page.getByTestId("ledger")).toContainText(
     "Marking of the start capacitor: 145-174 uF 250 VAC",

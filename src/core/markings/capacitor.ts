@@ -299,7 +299,7 @@ function checkValues(draft: Draft, values: Values, text: string): void {
  * A motor capacitor's marking, field by field.
  * Knows ranges, nominal values with tolerance or tolerance letter (iec-60062), dual cans, codes such as 106K,
  * AC volts, standards, classes, duty and starts an hour, and from these whether it is a start or a run part.
- * @example parseCapacitorMark("145-174 µF 250 VAC") // band 145e-6..174e-6 F, 250 V, role start because range
+ * @example parseCapacitorMark("145-174 µF 250 VAC") // band 145e-6 to 174e-6 F, 250 V, role start because range
  */
 export function parseCapacitorMark(typed: string): Result<CapacitorMark> {
   const text = normaliseSigns(typed).trim().replace(/\s+/g, " ");

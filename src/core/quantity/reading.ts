@@ -43,5 +43,3 @@ export type Reading =
   | { readonly kind: "over-range"; readonly limit?: number | undefined; readonly entered: string }
   | { readonly kind: "under-range"; readonly limit?: number | undefined; readonly entered: string }
   | { readonly kind: "not-taken"; readonly why: string };
-
-export type ValueReading = Extract<Reading, { kind: "value" }>;

@@ -13,7 +13,7 @@ const ZERO_OHMS_C: Readonly<Record<Metal, number>> = { copper: 234.5, aluminium:
 /**
  * Mean temperature of a winding from its resistance: T2 = R2/R1 · (k + T1) − k, k = 234.5 °C for copper, 225 °C for
  * aluminium. Ohms and kelvin in, kelvin out. Source: physics.
- * @example windingTemperature(ohms(12.4), kelvin(294.15), ohms(15.1), "copper") // 349.78 K, 76.6 °C
+ * @example windingTemperature(ohms(12.4), kelvin(294.15), ohms(15.1), "copper") // 349.78 K
  */
 export function windingTemperature(cold: Ohms, coldAt: Kelvin, hot: Ohms, metal: Metal): Kelvin {
   const k = ZERO_OHMS_C[metal];

@@ -4,6 +4,7 @@ import type { BenchJob, BenchPage } from "@/core/job/bench-page";
 import type { QueryOf } from "@/wire/route";
 import type { Wire } from "@/wire/wire";
 import { request } from "../state/api";
+import { WAKING } from "../state/awake";
 import { $changes } from "../state/tabs";
 
 export interface Bench extends BenchPage {
@@ -45,7 +46,7 @@ async function loadHere(): Promise<BenchPage | undefined> {
 
 /** The machines as the page had them, a {@link BenchPage} as JSON; the others and what changed on this or another device is loaded again. */
 export function useBench(fromPage: string): Bench {
-  const changes = useStore($changes);
+  const changes = useStore($changes, WAKING);
   const [bench, setBench] = useState<Loaded>(() => {
     const page: BenchPage = JSON.parse(fromPage);
     return { ...page, nextGone: undefined, isWhole: page.jobs.length >= page.here };

@@ -10,6 +10,7 @@ import { type RouteNames, routeLabel } from "@/words/routes";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { useDraft } from "../state/draft";
+import { goTo } from "../state/go-to";
 import { usePost } from "../state/use-post";
 
 interface TakeProps {
@@ -116,7 +117,7 @@ export function Take({
     )
       return;
     const next = isEnd(chosen) || chosen.id === "retest" ? "sign-off" : "put-back";
-    window.location.assign(chosen.id === "hold" ? "/" : `/jobs/${job.jobId}/${next}`);
+    goTo(chosen.id === "hold" ? "/" : `/jobs/${job.jobId}/${next}`);
   };
   if (chosen.id === "measure")
     return (

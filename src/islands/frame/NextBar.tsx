@@ -6,7 +6,7 @@ import type { Stage } from "@/core/job/stages";
 import type { Shop } from "@/core/shop/shop";
 import { stepAction, stepHref, stepWords } from "@/words/steps";
 import { NEXT_STEP } from "../fields/move-on";
-import { useAwake } from "../state/awake";
+import { useAwake, WAKING } from "../state/awake";
 import { $found } from "../state/found";
 import { bringIntoView, goToAnchor } from "./anchor";
 import { Clock } from "./Clock";
@@ -56,7 +56,7 @@ export function NextLink({ screen, shop, stage }: BarProps) {
 
 /** The next step of the job, with what isolation knows of it where a screen has asked. */
 export function useNextStep(screen: JobScreen, shop: Shop): NextStep {
-  const found = useStore($found);
+  const found = useStore($found, WAKING);
   return withFound(screen.step, found?.jobId === screen.job.jobId ? found : undefined, shop.moves);
 }
 

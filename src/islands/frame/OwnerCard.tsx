@@ -8,6 +8,7 @@ import type { Shop } from "@/core/shop/shop";
 import { OWNER_END_WORDS } from "@/words/owner";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
+import { WAKING } from "../state/awake";
 import { useDraft } from "../state/draft";
 import { $found } from "../state/found";
 import { usePost } from "../state/use-post";
@@ -140,7 +141,7 @@ export function OwnerCard(props: CardProps) {
     ownerSaid?.answer === "no" &&
     (ownerSaid.leadsTo === "" || ownerSaid.leadsTo === "hold") &&
     !(decision && decision.seq > ownerSaid.seq);
-  const found = useStore($found);
+  const found = useStore($found, WAKING);
   const ask = found?.jobId === job.jobId ? found.ask : undefined;
   if (signedOff || (!question && !isOpenNo && !ask)) return null;
   return (

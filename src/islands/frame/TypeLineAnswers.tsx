@@ -5,6 +5,7 @@ import type { NameplateLine } from "@/core/nameplate/type-line";
 import type { ToolCard } from "@/core/tools/tool";
 import type { PartHit } from "@/wire/parts";
 import { hitWords } from "@/words/job-hit";
+import { goTo } from "../state/go-to";
 import type { OtherMarking } from "./other-marking";
 
 const ITEM =
@@ -60,7 +61,7 @@ interface ItemProps {
 
 function Way({ value, path, children }: ItemProps) {
   return (
-    <Command.Item className={ITEM} value={value} onSelect={() => window.location.assign(path)}>
+    <Command.Item className={ITEM} value={value} onSelect={() => goTo(path)}>
       {children}
     </Command.Item>
   );

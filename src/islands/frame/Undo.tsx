@@ -4,6 +4,7 @@ import type { JobView } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
 import type { Shop } from "@/core/shop/shop";
 import { useLineWords } from "@/islands/state/tool-words";
+import { WAKING } from "../state/awake";
 import { $lastKept } from "../state/tabs";
 import { undoLast } from "../state/undo";
 import { onKey } from "./keys";
@@ -18,7 +19,7 @@ interface UndoProps {
 
 /** What was just kept, for eight seconds, with one tap to take it back, or the key u meanwhile. */
 export function Undo({ job, shop, stage }: UndoProps) {
-  const kept = useStore($lastKept);
+  const kept = useStore($lastKept, WAKING);
   const say = useLineWords(job, shop);
   const [problem, setProblem] = useState<string | undefined>(undefined);
   const [isShown, setIsShown] = useState(false);

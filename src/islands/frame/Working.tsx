@@ -1,12 +1,13 @@
 import { useStore } from "@nanostores/react";
 import { useEffect, useState } from "react";
+import { WAKING } from "../state/awake";
 import { $underWay } from "../state/under-way";
 
 const PATIENCE_MS = 500;
 
 /** Says that something is being kept, once it takes over half a second. */
 export function Working() {
-  const isBusy = useStore($underWay) > 0;
+  const isBusy = useStore($underWay, WAKING) > 0;
   const [isSlow, setIsSlow] = useState(false);
   useEffect(() => {
     if (!isBusy) return setIsSlow(false);

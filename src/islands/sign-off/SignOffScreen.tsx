@@ -20,6 +20,7 @@ import { PlugQuestion } from "../frame/PlugQuestion";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
 import { withShop } from "../frame/with-shop";
 import { useAwake } from "../state/awake";
+import { goTo } from "../state/go-to";
 import { usePost } from "../state/use-post";
 import { AcceptanceRun } from "./AcceptanceRun";
 import { Bill } from "./Bill";
@@ -66,7 +67,7 @@ function Reopen({ job }: { readonly job: JobView }) {
         event.preventDefault();
         // What the owner says now comes first: it is of the machine as it is after the work.
         void post({ kind: "reopened", stage: "sign-off", payload: { why } }).then((isKept) => {
-          if (isKept) window.location.assign(`/jobs/${job.jobId}/take-in#complaint`);
+          if (isKept) goTo(`/jobs/${job.jobId}/take-in#complaint`);
         });
       }}
     >

@@ -10,3 +10,6 @@ export function useAwake(): boolean {
     () => false,
   );
 }
+
+/** For `useStore`: what a tab holds from an earlier screen is shown only after the page has woken up as the server drew it. */
+export const WAKING = { ssr: "initial" } as const;

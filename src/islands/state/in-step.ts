@@ -1,9 +1,12 @@
 import { useEffect } from "react";
 import { $job } from "./job";
-import { loadJob } from "./post-entry";
+import { loadJob, wasPostedHere } from "./post-entry";
 import { type Change, countChange, tabChannel } from "./tabs";
+import { dropWatch } from "./watch";
 
 async function catchUp({ jobId, seq }: Change): Promise<void> {
+  // What this tab wrote itself is heard of too, before it was answered or after.
+  if (!(await wasPostedHere({ jobId, seq }))) dropWatch(jobId);
   const current = $job.get();
   if (current?.jobId === jobId && current.seq < seq) await loadJob(jobId);
   countChange(jobId);

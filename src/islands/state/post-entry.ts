@@ -5,7 +5,7 @@ import type { Result } from "@/core/result";
 import { request } from "./api";
 import { $job, setNewer } from "./job";
 import { benchName, newId } from "./person";
-import { $lastKept, tellTabs } from "./tabs";
+import { $lastKept, type Change, tellTabs } from "./tabs";
 import { settlePlug, watchOf } from "./watch";
 
 /** An entry as a screen posts it; the server completes it. */
@@ -35,6 +35,15 @@ export async function loadJob(jobId: number): Promise<Result<JobView>> {
 /** The entry before, on its way or answered: a page posts one after the other, so that no quick hand overtakes itself. */
 let last: Promise<unknown> = Promise.resolve();
 
+/** The last line that this tab wrote in each job. */
+const ownLines = new Map<number, number>();
+
+/** Whether a line is this tab's own: asked while one is on its way, it is told when that one is answered. */
+export async function wasPostedHere({ jobId, seq }: Change): Promise<boolean> {
+  await last;
+  return seq <= (ownLines.get(jobId) ?? 0);
+}
+
 /**
  * The one way an island changes a job. A lost answer is asked for again with the same entryId, which is harmless.
  * When the job went on meanwhile, the newest state is loaded and the issue says what changed.
@@ -61,6 +70,7 @@ async function postInTurn(jobId: number, posted: Posted): Promise<Result<JobView
   }
   if (answer.ok) {
     setNewer(answer.value);
+    ownLines.set(jobId, answer.value.seq);
     const kept = { jobId, seq: answer.value.seq };
     // A strike is itself a taking back: it is undone by restoring the line. Minutes come in by themselves.
     if (posted.kind !== "time-spent")

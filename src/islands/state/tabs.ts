@@ -20,6 +20,10 @@ export function countChange(jobId: number | undefined): void {
 /** The line that this page kept last and that can be taken back. */
 export const $lastKept = atom<Change | null>(null);
 
+// It is offered on the screen it was kept on.
+if (typeof document !== "undefined")
+  document.addEventListener("astro:before-swap", () => $lastKept.set(null));
+
 const CHANNEL = "good-spindle:jobs";
 let channel: BroadcastChannel | undefined;
 

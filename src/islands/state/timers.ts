@@ -2,6 +2,7 @@ import { useStore } from "@nanostores/react";
 import { useEffect, useState } from "react";
 import type { RunningTimer } from "@/wire/jobs";
 import { request } from "./api";
+import { WAKING } from "./awake";
 import { $changes } from "./tabs";
 
 const HEARD = "good-spindle:heard-timers";
@@ -23,7 +24,7 @@ export function useTimers(): {
   /** This device has heard it: it rings here no more. */
   quiet(timer: RunningTimer): void;
 } {
-  const changes = useStore($changes);
+  const changes = useStore($changes, WAKING);
   const [timers, setTimers] = useState<readonly RunningTimer[]>([]);
   const [quieted, setQuieted] = useState<readonly string[]>([]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: every change heard of may have started or struck a timer

@@ -6,6 +6,7 @@ import type { Shop } from "@/core/shop/shop";
 import { lineWords } from "@/log/words";
 import { loadWords } from "@/tools/registry";
 import type { ToolSentences } from "@/words/said";
+import { WAKING } from "./awake";
 
 /** Each tool's sentences are fetched when one of its findings is shown. */
 const $toolWords = atom<ToolSentences>(new Map());
@@ -24,7 +25,7 @@ export function fetchWords(toolIds: readonly string[]): void {
 
 /** The sentences of these tools, as they arrive. */
 export function useToolWords(toolIds: readonly string[]): ToolSentences {
-  const words = useStore($toolWords);
+  const words = useStore($toolWords, WAKING);
   const key = toolIds.join();
   useEffect(() => fetchWords(key === "" ? [] : key.split(",")), [key]);
   return words;

@@ -4,12 +4,13 @@ import { useEffect } from "react";
 import type { Standing } from "@/core/job/standing";
 import { isPlugFresh, type Watch } from "@/core/safety/bench-state";
 import type { Shop } from "@/core/shop/shop";
+import { WAKING } from "./awake";
 import { benchName } from "./person";
 
 const KEY = "good-spindle:watch";
 const TOUCH_EVERY_MS = 2000;
 
-/** For each job, when this tab last settled its plug and was last touched. Gone with a reload. */
+/** For each job, when this tab last settled its plug and was last touched: a claim of this tab and of the minutes since. */
 export const $watches = map<Record<string, Watch>>({});
 let isLoaded = false;
 
@@ -17,14 +18,20 @@ function save(): void {
   sessionStorage.setItem(KEY, JSON.stringify($watches.get()));
 }
 
-/** Moving between pages keeps the watch; loading a page again drops it (SAFETY). */
+/** A page that is loaded again finds what this tab knew, with the moment of its last touch: too long ago, it counts for nothing. */
 function load(): void {
   if (isLoaded) return;
   isLoaded = true;
-  const [entry] = performance.getEntriesByType("navigation") as PerformanceNavigationTiming[];
-  if (entry?.type === "reload") sessionStorage.removeItem(KEY);
   const kept = sessionStorage.getItem(KEY);
   if (kept) $watches.set(JSON.parse(kept));
+}
+
+/** Another tab or device wrote in this job: where its plug is, is not known here any more. */
+export function dropWatch(jobId: number): void {
+  const { [String(jobId)]: dropped, ...others } = $watches.get();
+  if (!dropped) return;
+  $watches.set(others);
+  save();
 }
 
 export function settlePlug(jobId: number, seq: number): void {
@@ -68,7 +75,7 @@ export function useWatches(): (
   now: string,
   limits: Shop["limits"],
 ) => boolean {
-  const watches = useStore($watches);
+  const watches = useStore($watches, WAKING);
   return (view, now, limits) => {
     const watch = watches[String(view.jobId)];
     return (

@@ -6,6 +6,7 @@ import type { Issue } from "@/core/result";
 import type { Shop } from "@/core/shop/shop";
 import { request } from "../state/api";
 import { dropDraft, keepDraft, readDraft } from "../state/draft";
+import { goTo } from "../state/go-to";
 import { benchName, newId } from "../state/person";
 import { loadJob, type Posted, postEntry } from "../state/post-entry";
 import { EMPTY_FORM, fieldOf, formOf, plateFields, readForm, type TakeInForm } from "./form";
@@ -125,7 +126,7 @@ export function useTakeIn(
     if (jobId === undefined) return;
     const seen = seenFaults.find(({ id }) => id === values.seen);
     if (seen) await keepSeen(jobId, seen);
-    if (!job || seen) window.location.assign(`/jobs/${jobId}/make-safe`);
+    if (!job || seen) goTo(`/jobs/${jobId}/make-safe`);
     else form.reset(values);
   });
   return { form, keep, problem, kept };

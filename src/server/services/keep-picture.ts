@@ -7,8 +7,6 @@ import type { PictureSize } from "@/server/db/pictures";
 import { shopDatabase } from "@/server/db/shop-database";
 import { addFile, fileByHash } from "@/server/repositories/files";
 
-/** What a telephone's camera makes, and not more. */
-export const MAX_PICTURE_BYTES = 25 * 1024 * 1024;
 const MAX_PIXELS = 60_000_000;
 const KEPT_SIDE_PX = 2000;
 const SMALL_SIDE_PX = 480;
