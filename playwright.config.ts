@@ -1,8 +1,8 @@
 import { defineConfig } from "@playwright/test";
 import { LAUNCH } from "./scripts/lib/browser";
-import { useFastScratch } from "./scripts/lib/fast-scratch.mjs";
+import { scratchInMemory } from "./scripts/lib/fast-scratch.mjs";
 
-useFastScratch();
+scratchInMemory();
 
 export default defineConfig({
   testDir: "tests/e2e",

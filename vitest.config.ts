@@ -1,11 +1,11 @@
 import { fileURLToPath } from "node:url";
 import { defineConfig } from "vitest/config";
 import { compiledOrThrow } from "./scripts/lib/compile-knowledge";
-import { useFastScratch } from "./scripts/lib/fast-scratch.mjs";
+import { scratchInMemory } from "./scripts/lib/fast-scratch.mjs";
 
 // Tests always see the pages as they stand.
 compiledOrThrow();
-useFastScratch();
+scratchInMemory();
 
 const alias = { "@": fileURLToPath(new URL("./src", import.meta.url)) };
 

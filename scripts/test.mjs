@@ -1,8 +1,9 @@
 // npm test: lint, rules, types, unit, server and end-to-end tests; ends in "N passed, N failed".
 import { spawn, spawnSync } from "node:child_process";
 import { mkdirSync, readFileSync, rmSync } from "node:fs";
+import { relative } from "node:path";
 import { ensureChromium } from "./lib/chromium.mjs";
-import { ensureBuilt, ensureInstalled, ensureSnapshot } from "./lib/prepare.mjs";
+import { ensureInstalled, ensureSnapshot } from "./lib/prepare.mjs";
 
 const VITEST_REPORT = ".cache/vitest.json";
 const E2E_REPORT = ".cache/e2e.json";
@@ -52,6 +53,8 @@ function suite(title, command, args, report, count) {
   } catch (error) {
     console.error(`no report of "${title}": ${error.message}`);
   }
+  for (const [seconds, name] of (counted.slowest ?? []).slice(0, 10))
+    console.log(`${seconds.toFixed(1).padStart(6)} s  ${name}`);
   passed += counted.passed;
   failed += counted.failed + (!isGood && counted.failed === 0 ? 1 : 0);
 }
@@ -76,7 +79,12 @@ async function checks() {
     await check("migrations (drizzle-kit)", "drizzle-kit", ["check"]);
     await check("method pages are those of the code", "tsx", ["scripts/write-method-pages.ts", "--check"]);
   };
-  await Promise.all([check("types (astro check)", "astro", ["check"]), others()]);
+  // The program is built on the core that the short checks leave free.
+  const built = async () => {
+    await others();
+    await check("the program builds", "tsx", ["scripts/build.ts"]);
+  };
+  await Promise.all([check("types (astro check)", "astro", ["check"]), built()]);
 }
 
 await checks();
@@ -88,9 +96,11 @@ suite(
   (report) => ({
     passed: report.numPassedTests,
     failed: report.numFailedTests + report.numPendingTests,
+    slowest: report.testResults
+      .map(({ name, startTime, endTime }) => [(endTime - startTime) / 1000, relative(process.cwd(), name)])
+      .sort(([one], [other]) => other - one),
   }),
 );
-ensureBuilt();
 suite(
   "end-to-end tests (Playwright)",
   "playwright",

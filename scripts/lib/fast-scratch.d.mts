@@ -1,1 +1,1 @@
-export function useFastScratch(): void;
+export function scratchInMemory(): void;

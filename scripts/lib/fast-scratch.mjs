@@ -5,7 +5,7 @@ const IN_MEMORY = "/dev/shm";
 const LEAST_BYTES = 4 * 1024 ** 3;
 
 /** Folders that programs make for a while stand in memory from here on, where the machine has the room. */
-export function useFastScratch() {
+export function scratchInMemory() {
   if (process.env.TMPDIR || !existsSync(IN_MEMORY)) return;
   const { bavail, bsize } = statfsSync(IN_MEMORY);
   if (bavail * bsize < LEAST_BYTES) return;
