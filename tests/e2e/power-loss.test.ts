@@ -35,7 +35,7 @@ test("the built server killed hard while it writes, its database deleted: nothin
       acknowledged = ((await answer.json()) as { seq: number }).seq;
     }
   })();
-  await new Promise((resolve) => setTimeout(resolve, 1500));
+  await expect.poll(() => acknowledged, { intervals: [20] }).toBeGreaterThan(first + 8);
   await shop.restart("SIGKILL", () => rmSync(join(shop.data, "postgres"), { recursive: true }));
   isOver = true;
   await writer;
