@@ -20,6 +20,7 @@ const VIEWS = [
   "/jobs/106/make-safe",
   "/jobs/103/measure",
   "/jobs/102/isolate",
+  "/jobs/103/isolate",
   "/jobs/104/isolate",
   "/jobs/105/isolate",
   "/jobs/107/isolate",
