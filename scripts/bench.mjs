@@ -125,6 +125,7 @@ console.log(
 if (!process.argv.includes("--no-cold")) await coldStart();
 await starts();
 await weights();
+spawnSync("npx", ["--no-install", "tsx", "scripts/bench-screens.ts"], { stdio: "inherit" });
 spawnSync("npx", ["--no-install", "tsx", "scripts/bench-core.ts"], { stdio: "inherit" });
 spawnSync("npx", ["--no-install", "tsx", "scripts/bench-decide.ts"], { stdio: "inherit" });
 spawnSync("npx", ["--no-install", "tsx", "scripts/bench-windings.ts"], { stdio: "inherit" });
