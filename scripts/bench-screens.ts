@@ -22,7 +22,9 @@ function tell(what: string, times: readonly number[], aim: number): void {
 
 const settled = async (page: Page): Promise<void> => {
   await page.waitForFunction(() => document.querySelector("astro-island[ssr]") === null);
-  await page.waitForFunction(() => !/Working out|Weighing/.test(document.body.innerText));
+  await page.waitForFunction(
+    () => !/Working out|Weighing/.test(document.querySelector("main")?.textContent ?? ""),
+  );
 };
 
 /** Taps a link of the shaft. @returns ms until the screen stands there, and until its headline does */
