@@ -6,7 +6,7 @@ import { request } from "./api";
 import { $job, setNewer } from "./job";
 import { benchName, newId } from "./person";
 import { $lastKept, type Change, tellTabs } from "./tabs";
-import { settlePlug, watchOf } from "./watch";
+import { dropWatch, settlePlug, watchOf } from "./watch";
 
 /** An entry as a screen posts it; the server completes it. */
 export interface Posted {
@@ -28,7 +28,12 @@ function settlesPlug(posted: Posted): boolean {
 /** The job as it stands on the shop's computer, for a page that was not made with it. */
 export async function loadJob(jobId: number): Promise<Result<JobView>> {
   const answer = await request("GET /api/jobs/{id}", { params: { id: String(jobId) } });
-  if (answer.ok) setNewer(answer.value);
+  if (!answer.ok) return answer;
+  const shown = $job.get();
+  const known = Math.max(shown?.jobId === jobId ? shown.seq : answer.value.seq, ownLines.get(jobId) ?? 0);
+  // It went on while this tab did not hear of it: who wrote there may have plugged it in.
+  if (answer.value.seq > known) dropWatch(jobId);
+  setNewer(answer.value);
   return answer;
 }
 
@@ -69,6 +74,8 @@ async function postInTurn(jobId: number, posted: Posted): Promise<Result<JobView
     answer = await post();
   }
   if (answer.ok) {
+    // Lines of somebody else came between what this tab had seen and its own.
+    if (answer.value.seq > body.expectedSeq + 1) dropWatch(jobId);
     setNewer(answer.value);
     ownLines.set(jobId, answer.value.seq);
     const kept = { jobId, seq: answer.value.seq };

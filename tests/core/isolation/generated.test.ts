@@ -6,7 +6,7 @@ import { reducedReport } from "../../../scripts/isolation/reduced";
 import { mean, run, runToThresholds } from "../../../scripts/isolation/run";
 import { KNOWLEDGE, PARAMETERS } from "../shop-context";
 
-const MACHINES = 6;
+const MACHINES = 12;
 /** Threshold 0.8 among those that the baselines are stopped at. */
 const AT = 2;
 
