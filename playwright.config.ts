@@ -17,6 +17,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     launchOptions: LAUNCH,
+    contextOptions: { reducedMotion: "reduce" },
     // A trace takes a picture of the page at every key: half of the time of a keyboard journey.
     trace: process.env["E2E_TRACE"] ? "retain-on-failure" : "off",
   },

@@ -38,7 +38,7 @@ export default defineConfig({
           name: "islands",
           // Libraries are loaded once a worker: half of the time went into that.
           isolate: false,
-          environment: "jsdom",
+          environment: "happy-dom",
           include: ["tests/islands/**/*.test.tsx"],
           setupFiles: ["tests/islands/browser.ts"],
         },

@@ -1,14 +1,8 @@
 // Ways to choose the next move: ours, as the program itself advises, and the three it is held against.
 
 import { trialCost } from "@/core/cost/trial-cost";
-import {
-  answersOf,
-  after as branch,
-  type Field,
-  fieldOf,
-  trialsOf,
-  type Weights,
-} from "@/core/isolation/field";
+import { answersOf } from "@/core/isolation/answers";
+import { after as branch, type Field, fieldOf, trialsOf, type Weights } from "@/core/isolation/field";
 import { adviseMoves, type MoveAdvice } from "@/core/isolation/next-move";
 import { type Bench, GIVE_UP, priceOf, RATE, type Search, trialsIn } from "./machine";
 

@@ -1,8 +1,9 @@
 // Debian's headless Chromium, as the tests and every script that looks at pages start it.
 import { type Browser, chromium } from "@playwright/test";
+import { chromiumPath } from "./chromium.mjs";
 
 export const LAUNCH = {
-  executablePath: process.env["CHROMIUM_PATH"] ?? "/usr/bin/chromium",
+  executablePath: chromiumPath(),
   args: [
     "--no-sandbox",
     "--disable-gpu",

@@ -5,14 +5,14 @@ import { afterEach, vi } from "vitest";
 vi.resetModules();
 afterEach(cleanup);
 
-/** What the page's surroundings need and jsdom does not have; nothing in them is looked at. */
+/** What the page's surroundings need and its stand-in has otherwise or not; nothing in them is looked at. */
 class NoObserver implements ResizeObserver {
   observe(): void {}
   unobserve(): void {}
   disconnect(): void {}
 }
 globalThis.ResizeObserver ??= NoObserver;
-window.matchMedia ??= (query) =>
+window.matchMedia = (query) =>
   ({
     matches: false,
     media: query,

@@ -1,4 +1,4 @@
-import { type Trial, trialCostOf } from "../cost/trial-cost";
+import type { Trial } from "../cost/trial-cost";
 import type { Circumstance } from "../knowledge/circumstances";
 import type { Model } from "./model";
 import type { RepairGroups } from "./repair-groups";
@@ -20,13 +20,28 @@ export interface Field {
   readonly hypothesis: Int32Array;
   /** By move: case of each place. */
   readonly cases: readonly Int32Array[];
+  readonly cells: readonly Cells[];
   readonly rows: readonly (readonly Float64Array[])[];
+}
+
+/** The places of a field by repair group and by case of a move: all that a move's answers can tell apart. */
+export interface Cells {
+  /** Cell of each place. */
+  readonly of: Int32Array;
+  /** Case of each cell. */
+  readonly at: Int32Array;
+  /** First cell of each group, and the number of cells at the end: the cells of a group stand together. */
+  readonly from: Int32Array;
 }
 
 /** Weights over the places of a field, and their sum. */
 export interface Weights {
   readonly of: Float64Array;
   readonly total: number;
+  /** Each weight times what its place costs to cure. */
+  readonly cost: Float64Array;
+  /** Each weight times the chance that its repair cures. */
+  readonly cures: Float64Array;
 }
 
 /** A repair that could be tried, with the chance that its group is what is wrong. */
@@ -39,7 +54,7 @@ export interface GroupTrial extends Trial {
 /** Hypotheses lighter than this share of the whole change no ranking: they are left out of the look-ahead only. */
 const LEAST_WEIGHT = 1e-5;
 /** Repairs with less chance than this are left out of the order of trials. */
-const LEAST_CHANCE = 1e-4;
+export const LEAST_CHANCE = 1e-4;
 
 /** Numbers the values that occur from zero up, in the order they occur. */
 function compact(values: Int32Array): { readonly of: Int32Array; readonly values: readonly number[] } {
@@ -67,12 +82,18 @@ const keptCases = new WeakMap<Model, Map<Circumstance, readonly Int32Array[]>>()
 
 /** Case of every move under every hypothesis; once a model and circumstance. */
 function casesOf(model: Model, circumstance: Circumstance): readonly Int32Array[] {
-  const make = (): readonly Int32Array[] =>
-    model.moves.map(({ isSign }, move) =>
-      isSign === true
-        ? NEVER_ASKED
-        : model.states.map((state) => model.table.caseOf(move, state, circumstance)),
-    );
+  const make = (): readonly Int32Array[] => {
+    const { moves, states, table } = model;
+    const of = moves.map(({ isSign }) => (isSign === true ? NEVER_ASKED : new Int32Array(states.length)));
+    // A state is asked for all moves at a time: it is composed once and lies at hand.
+    for (let place = 0; place < states.length; place += 1)
+      for (let move = 0; move < of.length; move += 1) {
+        const ofMove = of[move];
+        if (ofMove && ofMove !== NEVER_ASKED)
+          ofMove[place] = table.caseOf(move, states[place] ?? 0, circumstance);
+      }
+    return of;
+  };
   const kept = keptCases.get(model) ?? new Map<Circumstance, readonly Int32Array[]>();
   keptCases.set(model, kept);
   const known = kept.get(circumstance) ?? make();
@@ -92,6 +113,45 @@ function pickedWhole(from: Int32Array, active: Int32Array): Int32Array {
   return of;
 }
 
+const NO_CELLS: Cells = { of: NEVER_ASKED, at: NEVER_ASKED, from: NEVER_ASKED };
+
+function cellsOf(group: Int32Array, groups: number, cases: Int32Array, count: number): Cells {
+  const numbers = new Int32Array(groups * count).fill(-1);
+  for (let place = 0; place < group.length; place += 1)
+    numbers[(group[place] ?? 0) * count + (cases[place] ?? 0)] = 0;
+  const from = new Int32Array(groups + 1);
+  const at: number[] = [];
+  for (let own = 0; own < groups; own += 1) {
+    from[own] = at.length;
+    for (let ofMove = 0; ofMove < count; ofMove += 1) {
+      if (numbers[own * count + ofMove] === -1) continue;
+      numbers[own * count + ofMove] = at.length;
+      at.push(ofMove);
+    }
+  }
+  from[groups] = at.length;
+  const of = new Int32Array(group.length);
+  for (let place = 0; place < group.length; place += 1)
+    of[place] = numbers[(group[place] ?? 0) * count + (cases[place] ?? 0)] ?? 0;
+  return { of, at: Int32Array.from(at), from };
+}
+
+/** Weights with what they make of the costs and cures of their places. */
+function weighed(
+  { size, cost, success }: Pick<Field, "size" | "cost" | "success">,
+  of: Float64Array,
+): Weights {
+  const [costs, cures] = [new Float64Array(size), new Float64Array(size)];
+  let total = 0;
+  for (let place = 0; place < size; place += 1) {
+    const weight = of[place] ?? 0;
+    total += weight;
+    costs[place] = weight * (cost[place] ?? 0);
+    cures[place] = weight * (success[place] ?? 0);
+  }
+  return { of, total, cost: costs, cures };
+}
+
 export function fieldOf(
   model: Model,
   belief: Float64Array,
@@ -102,184 +162,39 @@ export function fieldOf(
   for (let index = 0; index < belief.length; index += 1)
     if ((belief[index] ?? 0) >= LEAST_WEIGHT) heavy.push(index);
   const active = Int32Array.from(heavy);
-  const of = picked(belief, active);
   const group = compact(pickedWhole(groups.groupOf, active));
-  const all = casesOf(model, circumstance);
-  const cases = all.map((ofMove) =>
+  const cases = casesOf(model, circumstance).map((ofMove) =>
     ofMove === NEVER_ASKED ? { of: NEVER_ASKED, values: [] } : compact(pickedWhole(ofMove, active)),
   );
-  return {
-    field: {
-      size: active.length,
-      hypothesis: active,
-      group: group.of,
-      groupIds: group.values,
-      groups: group.values.length,
-      cost: picked(groups.costOf, active),
-      minutes: picked(groups.minutesOf, active),
-      success: picked(groups.successOf, active),
-      cases: cases.map((one) => one.of),
-      rows: cases.map((one, move) => {
-        const rows = model.table.caseRows(move);
-        return one.values.map((value) => rows[value] ?? new Float64Array());
-      }),
-    },
-    now: { of, total: of.reduce((sum, one) => sum + one, 0) },
+  const field: Field = {
+    size: active.length,
+    hypothesis: active,
+    group: group.of,
+    groupIds: group.values,
+    groups: group.values.length,
+    cost: picked(groups.costOf, active),
+    minutes: picked(groups.minutesOf, active),
+    success: picked(groups.successOf, active),
+    cases: cases.map((one) => one.of),
+    cells: cases.map(({ of, values }) =>
+      of === NEVER_ASKED ? NO_CELLS : cellsOf(group.of, group.values.length, of, values.length),
+    ),
+    rows: cases.map((one, move) => {
+      const rows = model.table.caseRows(move);
+      return one.values.map((value) => rows[value] ?? new Float64Array());
+    }),
   };
+  return { field, now: weighed(field, picked(belief, active)) };
 }
 
 /** Weights after an answer. */
 export function after(field: Field, { of }: Weights, move: number, outcome: number): Weights {
   const cases = field.cases[move];
-  const rows = field.rows[move];
+  const shares = Float64Array.from(field.rows[move] ?? [], (row) => row[outcome] ?? 0);
   const next = new Float64Array(field.size);
-  let total = 0;
-  for (let place = 0; place < field.size; place += 1) {
-    const weight = (of[place] ?? 0) * (rows?.[cases?.[place] ?? 0]?.[outcome] ?? 0);
-    next[place] = weight;
-    total += weight;
-  }
-  return { of: next, total };
-}
-
-/** Sums by case and group in the cells that hold anything: one pass over the field, however many answers the move has. */
-interface ByCase {
-  readonly count: number;
-  /** Case and group of each cell. */
-  readonly at: Int32Array;
-  readonly group: Int32Array;
-  readonly weight: Float64Array;
-  readonly cost: Float64Array;
-  readonly cures: Float64Array;
-}
-
-/** Room to work in, kept from call to call: some hundred are made for each answer. */
-const room = { cells: new Int32Array(0), places: 0, sums: emptySums(0), groups: emptyGroups(0) };
-
-function emptySums(places: number): Omit<ByCase, "count"> {
-  return {
-    at: new Int32Array(places),
-    group: new Int32Array(places),
-    weight: new Float64Array(places),
-    cost: new Float64Array(places),
-    cures: new Float64Array(places),
-  };
-}
-
-function emptyGroups(groups: number) {
-  return {
-    count: groups,
-    weight: new Float64Array(groups),
-    cost: new Float64Array(groups),
-    cures: new Float64Array(groups),
-    trialCost: new Float64Array(groups),
-    trialCures: new Float64Array(groups),
-    worth: new Float64Array(groups),
-    order: new Int32Array(groups),
-  };
-}
-
-function byCase(field: Field, { of }: Weights, move: number): ByCase {
-  const { group, groups, size, cost, success } = field;
-  const cases = field.cases[move] ?? new Int32Array();
-  const cells = groups * (field.rows[move]?.length ?? 1);
-  if (room.cells.length < cells) room.cells = new Int32Array(cells);
-  if (room.places < size) {
-    room.places = size;
-    room.sums = emptySums(size);
-  }
-  // Number of each cell among those that hold anything, from one; zero while it is empty.
-  const { cells: numbers, sums } = room;
-  let count = 0;
-  for (let place = 0; place < size; place += 1) {
-    const weight = of[place] ?? 0;
-    if (weight === 0) continue;
-    const cell = (cases[place] ?? 0) * groups + (group[place] ?? 0);
-    let number = (numbers[cell] ?? 0) - 1;
-    if (number < 0) {
-      number = count;
-      count += 1;
-      numbers[cell] = count;
-      sums.at[number] = cases[place] ?? 0;
-      sums.group[number] = group[place] ?? 0;
-      sums.weight[number] = 0;
-      sums.cost[number] = 0;
-      sums.cures[number] = 0;
-    }
-    sums.weight[number] = (sums.weight[number] ?? 0) + weight;
-    sums.cost[number] = (sums.cost[number] ?? 0) + weight * (cost[place] ?? 0);
-    sums.cures[number] = (sums.cures[number] ?? 0) + weight * (success[place] ?? 0);
-  }
-  for (let number = 0; number < count; number += 1)
-    numbers[(sums.at[number] ?? 0) * groups + (sums.group[number] ?? 0)] = 0;
-  return { ...sums, count };
-}
-
-/** What a move's answers come to. */
-export interface Answered {
-  readonly chance: Float64Array;
-  /** Cost of trying repairs after each answer, weighed by its chance. */
-  readonly tryAfter: Float64Array;
-  /** Doubt about the repair that is left on average, bits. */
-  readonly bitsLeft: number;
-}
-
-/** Doubt about the repair as things stand, bits; repairs that hardly count are left out, here as after an answer. */
-export function bitsNow(field: Field, { of, total }: Weights): number {
-  const weight = new Float64Array(field.groups);
-  for (let place = 0; place < field.size; place += 1) {
-    const group = field.group[place] ?? 0;
-    weight[group] = (weight[group] ?? 0) + (of[place] ?? 0);
-  }
-  return weight.reduce((bits, own) => (own > LEAST_CHANCE * total ? bits - share(own, total) : bits), 0);
-}
-
-/** One repair's part in the doubt, bits: negative. */
-function share(own: number, total: number): number {
-  return (own / total) * Math.log2(own / total);
-}
-
-/** Each answer's chance, and what trying repairs after it costs. */
-export function answersOf(field: Field, now: Weights, move: number, giveUp: number): Answered {
-  const rows = field.rows[move] ?? [];
-  const outcomes = rows[0]?.length ?? 0;
-  const sums = byCase(field, now, move);
-  const chance = new Float64Array(outcomes);
-  const tryAfter = new Float64Array(outcomes);
-  const { groups } = field;
-  if (room.groups.count < groups) room.groups = emptyGroups(groups);
-  const { weight, cost, cures, trialCost, trialCures, worth, order } = room.groups;
-  const shares = new Float64Array(rows.length);
-  let bitsLeft = 0;
-  for (let outcome = 0; outcome < outcomes; outcome += 1) {
-    weight.fill(0, 0, groups);
-    cost.fill(0, 0, groups);
-    cures.fill(0, 0, groups);
-    let total = 0;
-    for (let at = 0; at < rows.length; at += 1) shares[at] = rows[at]?.[outcome] ?? 0;
-    for (let number = 0; number < sums.count; number += 1) {
-      const p = shares[sums.at[number] ?? 0] ?? 0;
-      const group = sums.group[number] ?? 0;
-      const own = p * (sums.weight[number] ?? 0);
-      total += own;
-      weight[group] = (weight[group] ?? 0) + own;
-      cost[group] = (cost[group] ?? 0) + p * (sums.cost[number] ?? 0);
-      cures[group] = (cures[group] ?? 0) + p * (sums.cures[number] ?? 0);
-    }
-    let count = 0;
-    for (let group = 0; group < groups; group += 1) {
-      const own = weight[group] ?? 0;
-      if (own <= LEAST_CHANCE * total) continue;
-      trialCost[count] = (cost[group] ?? 0) / own;
-      trialCures[count] = (cures[group] ?? 0) / total;
-      bitsLeft -= (total / now.total) * share(own, total);
-      count += 1;
-    }
-    chance[outcome] = total / now.total;
-    tryAfter[outcome] =
-      total > 0 ? (total / now.total) * trialCostOf(trialCost, trialCures, worth, order, count, giveUp) : 0;
-  }
-  return { chance, tryAfter, bitsLeft };
+  for (let place = 0; place < field.size; place += 1)
+    next[place] = (of[place] ?? 0) * (shares[cases?.[place] ?? 0] ?? 0);
+  return weighed(field, next);
 }
 
 /** The repairs that could be tried under these weights. */

@@ -5,7 +5,8 @@ import type { Circumstance } from "../knowledge/circumstances";
 import type { MachineRepair } from "../knowledge/kind-costs";
 import type { Parameters } from "../knowledge/parameters";
 import type { Access, Move } from "../knowledge/types";
-import { after, answersOf, bitsNow, type Field, fieldOf, trialsOf, type Weights } from "./field";
+import { answersOf, bitsAfter, bitsNow } from "./answers";
+import { after, type Field, fieldOf, trialsOf, type Weights } from "./field";
 import type { Model } from "./model";
 import { atHandFirst, type Priced, readiestOfEqual, withProof } from "./move-order";
 import { lookAt, type NextLook, type RatedTrial, ratedTrials } from "./next-look";
@@ -82,7 +83,6 @@ interface Rated {
   /** Chance of each answer, and what trying repairs after it costs, weighed by that chance. */
   readonly chance: Float64Array;
   readonly tryAfter: Float64Array;
-  readonly bitsLeft: number;
 }
 
 function rate(
@@ -95,9 +95,9 @@ function rate(
   if (!move) return undefined;
   const stateMinutes = stateChangeMinutes(move, machineState, context.access, context.parameters);
   const price = (move.minutes + stateMinutes + move.hazardMinutes) * minuteMinor;
-  const { chance, tryAfter, bitsLeft } = answersOf(field, now, index, context.giveUp);
+  const { chance, tryAfter } = answersOf(field, now, index, context.giveUp);
   const total = price + tryAfter.reduce((sum, one) => sum + one, 0);
-  return { index, move, stateMinutes, price, total, chance, tryAfter, bitsLeft };
+  return { index, move, stateMinutes, price, total, chance, tryAfter };
 }
 
 /**
@@ -197,11 +197,11 @@ function leaders({ model, field, now, roots }: Ranking, move: number, outcome: n
 
 function ratedMove(
   ranking: Ranking,
-  { index, move, stateMinutes, chance, bitsLeft }: Rated,
+  { index, move, stateMinutes, chance }: Rated,
   total: number,
   saves: number,
 ): RatedMove {
-  const { context, bits } = ranking;
+  const { context, bits, field, now } = ranking;
   return {
     moveId: move.id,
     kind: move.kind,
@@ -209,7 +209,7 @@ function ratedMove(
     minutes: move.minutes,
     stateMinutes,
     expectedTotal: total,
-    doubtRemoved: bits > 0 ? Math.max(0, 1 - bitsLeft / bits) : 0,
+    doubtRemoved: bits > 0 ? Math.max(0, 1 - bitsAfter(field, now, index) / bits) : 0,
     savesPerMinute: saves / (move.minutes + stateMinutes),
     answers: move.outcomes.map((outcomeId, outcome) => ({
       outcomeId,

@@ -1,19 +1,21 @@
 import type { Circumstance } from "../knowledge/circumstances";
-import { isCondition } from "../knowledge/conditions";
+import { type ConditionId, isCondition } from "../knowledge/conditions";
 import type { ParameterId, Parameters } from "../knowledge/parameters";
 import type { Move, MoveCase, NumberCase, When } from "../knowledge/types";
 import { type MachineState, machineState, type PathKnowledge } from "./power-path";
 import type { Variant } from "./variants";
 
-interface Case<R> {
-  readonly asked: Asked;
-  readonly row: R;
-}
-
 /** What a case asks of a machine's state: that a column holds a value; a column below zero is always met. */
 interface Asked {
   readonly column: number;
   readonly value: number;
+}
+
+/** Cases in their order, and what each asks. */
+interface Cases<R> {
+  readonly rows: readonly R[];
+  readonly columns: Int32Array;
+  readonly values: Int32Array;
 }
 
 /** Whether a case holds in a machine's state. */
@@ -28,7 +30,8 @@ export function meets(when: When, state: MachineState): boolean {
  */
 interface Columns {
   ask(when: When): Asked;
-  encode(state: MachineState): Int16Array;
+  /** @param sound the row of a machine without faults, from which a state differs in little */
+  encode(state: MachineState, sound?: Int16Array): Int16Array;
 }
 
 function columnsFrom(rows: readonly { readonly when: When }[]): Columns {
@@ -45,12 +48,18 @@ function columnsFrom(rows: readonly { readonly when: When }[]): Columns {
     return { column: numberIn(columns, when.condition), value: numberIn(values, when.is) };
   };
   for (const { when } of rows) ask(when);
-  const asked = [...columns].flatMap(([name, column]) => (isCondition(name) ? [{ name, column }] : []));
+  const asked = new Map(
+    [...columns].flatMap(([name, column]) => (isCondition(name) ? [[name, column] as const] : [])),
+  );
   return {
     ask,
-    encode: ({ conditions, signs }) => {
-      const row = new Int16Array(columns.size);
-      for (const { name, column } of asked) row[column] = values.get(conditions[name]) ?? -1;
+    encode: ({ conditions, signs }, sound) => {
+      const row = sound?.slice() ?? new Int16Array(columns.size);
+      // What no fault touched is the sound machine's own, and is not among the keys.
+      for (const name of sound ? ownConditions(conditions) : asked.keys()) {
+        const column = asked.get(name);
+        if (column !== undefined) row[column] = values.get(conditions[name]) ?? -1;
+      }
       for (const sign of signs) {
         const column = columns.get(`sign ${sign}`);
         if (column !== undefined) row[column] = 1;
@@ -60,11 +69,16 @@ function columnsFrom(rows: readonly { readonly when: When }[]): Columns {
   };
 }
 
+/** The conditions in which a machine is not the sound one, and all that follow from others. */
+function ownConditions(conditions: MachineState["conditions"]): readonly ConditionId[] {
+  return Object.keys(conditions).filter(isCondition);
+}
+
 /** Number of the first case that a state meets, or none. */
-function firstMet(cases: readonly Case<unknown>[], state: Int16Array): number {
-  for (let index = 0; index < cases.length; index += 1) {
-    const asked = cases[index]?.asked;
-    if (asked && (asked.column < 0 || state[asked.column] === asked.value)) return index;
+function firstMet({ columns, values }: Cases<unknown>, state: Int16Array): number {
+  for (let index = 0; index < columns.length; index += 1) {
+    const column = columns[index] ?? -1;
+    if (column < 0 || state[column] === values[index]) return index;
   }
   return -1;
 }
@@ -119,8 +133,8 @@ export interface OutcomeTable {
 
 interface MoveCases {
   readonly move: Move;
-  readonly outcomes: readonly Case<MoveCase>[];
-  readonly numeric: readonly Case<NumberCase>[];
+  readonly outcomes: Cases<MoveCase>;
+  readonly numeric: Cases<NumberCase>;
 }
 
 /** Chances of a move's answers in each case, and in none of them at the end: every answer at least the leak, sum one. */
@@ -130,7 +144,7 @@ function rowsByCase({ move, outcomes }: MoveCases, leak: number): Float64Array[]
     const sum = raw.reduce((acc, one) => acc + one, 0);
     return Float64Array.from(raw, (one) => one / sum);
   };
-  return [...outcomes.map(({ row }) => rowOf(row.chances)), rowOf({})];
+  return [...outcomes.rows.map(({ chances }) => rowOf(chances)), rowOf({})];
 }
 
 /** What an answer leaves possible follows from who says it. */
@@ -146,6 +160,8 @@ const LEAK_OF: Readonly<Record<Move["kind"], ParameterId>> = {
 function leakOf({ kind, outcomes }: Move, parameters: Parameters): number {
   return (2 * parameters[LEAK_OF[kind]]) / outcomes.length;
 }
+
+const NONE_HIDDEN: readonly number[] = [];
 
 type CaseOf = (move: number, state: number, circumstance: Circumstance) => number;
 
@@ -199,8 +215,14 @@ export function buildOutcomeTable(
   parameters: Parameters,
 ): OutcomeTable {
   const columns = columnsFrom(moves.flatMap((move) => [...move.cases, ...(move.number?.cases ?? [])]));
-  const casesOf = <R extends { readonly when: When }>(rows: readonly R[]): Case<R>[] =>
-    rows.map((row) => ({ asked: columns.ask(row.when), row }));
+  const casesOf = <R extends { readonly when: When }>(rows: readonly R[]): Cases<R> => {
+    const asked = rows.map(({ when }) => columns.ask(when));
+    return {
+      rows,
+      columns: Int32Array.from(asked, ({ column }) => column),
+      values: Int32Array.from(asked, ({ value }) => value),
+    };
+  };
   const cases: MoveCases[] = moves.map((move) => ({
     move,
     outcomes: casesOf(move.cases),
@@ -210,12 +232,14 @@ export function buildOutcomeTable(
   const sets: (readonly number[])[] = [];
   const composed: Record<Circumstance, Int16Array[]> = { cold: [], hot: [], loaded: [], wet: [] };
   const rows = cases.map((own) => rowsByCase(own, leakOf(own.move, parameters)));
-  const found: Record<Circumstance, number[][]> = { cold: [], hot: [], loaded: [], wet: [] };
+  /** By state, the case of each move that was asked for; below zero where none was. */
+  const found: Record<Circumstance, Int32Array[]> = { cold: [], hot: [], loaded: [], wet: [] };
+  const sound = columns.encode(machineState([], "cold", knowledge));
   const compose = (state: number, circumstance: Circumstance): Int16Array => {
     const known = composed[circumstance][state];
     if (known) return known;
     const present = (sets[state] ?? []).map((index) => faults[index]?.key ?? "");
-    const made = columns.encode(machineState(present, circumstance, knowledge));
+    const made = columns.encode(machineState(present, circumstance, knowledge), sound);
     composed[circumstance][state] = made;
     return made;
   };
@@ -228,23 +252,30 @@ export function buildOutcomeTable(
     return sets.length - 1;
   };
   const plainCase = (move: number, state: number, circumstance: Circumstance): number => {
-    const own = cases[move]?.outcomes ?? [];
-    const index = firstMet(own, compose(state, circumstance));
-    return index === -1 ? own.length : index;
+    const own = cases[move]?.outcomes;
+    const index = own ? firstMet(own, compose(state, circumstance)) : -1;
+    return index === -1 ? (own?.rows.length ?? 0) : index;
+  };
+  const isPowered = moves.map(({ power }) => power !== "off");
+  const hidden: (readonly number[])[] = [];
+  /** The faults of a set that a run may not show. */
+  const hiddenIn = (state: number): readonly number[] => {
+    const known = hidden[state];
+    if (known) return known;
+    const made = (sets[state] ?? NONE_HIDDEN).filter((index) => (faults[index]?.shows ?? 1) < 1);
+    hidden[state] = made;
+    return made;
   };
   const mixture = mixtures(rows, plainCase, faults, sets, stateOf);
   const caseOf = (move: number, state: number, circumstance: Circumstance): number => {
-    const ofMove = found[circumstance][move] ?? [];
-    found[circumstance][move] = ofMove;
-    const known = ofMove[state];
-    if (known !== undefined) return known;
-    const hidden =
-      cases[move] && cases[move].move.power !== "off"
-        ? (sets[state] ?? []).filter((index) => (faults[index]?.shows ?? 1) < 1)
-        : [];
+    const ofState = found[circumstance][state] ?? new Int32Array(moves.length).fill(-1);
+    found[circumstance][state] = ofState;
+    const known = ofState[move] ?? -1;
+    if (known >= 0) return known;
+    const hidden = isPowered[move] === true ? hiddenIn(state) : NONE_HIDDEN;
     const made =
       hidden.length === 0 ? plainCase(move, state, circumstance) : mixture(move, state, circumstance, hidden);
-    ofMove[state] = made;
+    ofState[move] = made;
     return made;
   };
   return {
@@ -254,8 +285,8 @@ export function buildOutcomeTable(
       rows[move]?.[caseOf(move, state, circumstance)]?.[outcome] ?? 0,
     ratioChance: (move, { value, halfWidth }, state, circumstance) => {
       const own = cases[move];
-      if (!own || own.numeric.length === 0) return undefined;
-      const numeric = own.numeric[firstMet(own.numeric, compose(state, circumstance))]?.row;
+      if (!own || own.numeric.rows.length === 0) return undefined;
+      const numeric = own.numeric.rows[firstMet(own.numeric, compose(state, circumstance))];
       return Math.max(
         leakOf(own.move, parameters) * LEAST_WIDTH,
         numeric ? chanceOfRatio(numeric, value, halfWidth) : 0,

@@ -11,6 +11,7 @@ import type { Effect, Fault } from "../knowledge/types";
 
 /** What a set of faults makes of the machine: one value a condition, and the signs at the parts themselves. */
 export interface MachineState {
+  /** What no fault touched is inherited from the sound machine. */
   readonly conditions: Readonly<Local & Derived>;
   readonly signs: ReadonlySet<string>;
 }

@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { trialCost } from "@/core/cost/trial-cost";
-import { after, answersOf, type Field, fieldOf, trialsOf, type Weights } from "@/core/isolation/field";
+import { answersOf } from "@/core/isolation/answers";
+import { after, type Field, fieldOf, trialsOf, type Weights } from "@/core/isolation/field";
 import { type Bench, benchFor, GIVE_UP } from "../../../scripts/isolation/machine";
 import { reducedBench } from "../../../scripts/isolation/reduced";
 import { KNOWLEDGE, PARAMETERS, RUNS } from "../shop-context";

@@ -1,0 +1,2 @@
+export function chromiumPath(): string;
+export function ensureChromium(): void;
