@@ -1,8 +1,8 @@
 // Ways to choose the next move: ours, as the program itself advises, and the three it is held against.
 
 import { trialCost } from "@/core/cost/trial-cost";
-import { answersOf } from "@/core/isolation/answers";
-import { after as branch, type Field, fieldOf, trialsOf, type Weights } from "@/core/isolation/field";
+import { answersOf, bitsAfter, bitsNow } from "@/core/isolation/answers";
+import { type Field, fieldOf, trialsOf, type Weights } from "@/core/isolation/field";
 import { adviseMoves, type MoveAdvice } from "@/core/isolation/next-move";
 import { type Bench, GIVE_UP, priceOf, RATE, type Search, trialsIn } from "./machine";
 
@@ -85,15 +85,6 @@ interface Laid {
 const laidOut = ({ model, groups }: Bench, { belief }: Search): Laid =>
   fieldOf(model, belief, groups, "cold");
 
-function entropy({ field }: Laid, { of, total }: Weights): number {
-  const sums = new Float64Array(field.groups);
-  for (let place = 0; place < of.length; place += 1) {
-    const at = field.group[place] ?? 0;
-    sums[at] = (sums[at] ?? 0) + (of[place] ?? 0);
-  }
-  return sums.reduce((sum, one) => (one > 0 ? sum - (one / total) * Math.log2(one / total) : sum), 0);
-}
-
 function mostInformation(
   bench: Bench,
   search: Search,
@@ -101,16 +92,11 @@ function mostInformation(
   among: readonly number[],
 ): number | undefined {
   const { field, now } = laid;
-  const before = entropy(laid, now);
+  const before = bitsNow(field, now);
   const gain = (index: number): number => {
     const move = bench.model.moves[index];
     if (!move) return 0;
-    const { chance } = answersOf(field, now, index, GIVE_UP);
-    let left = 0;
-    chance.forEach((share, outcome) => {
-      if (share > 0) left += share * entropy(laid, branch(field, now, index, outcome));
-    });
-    return (before - left) / Math.max(1, priceOf(bench, move, search.machineState));
+    return (before - bitsAfter(field, now, index)) / Math.max(1, priceOf(bench, move, search.machineState));
   };
   return [...among]
     .map((index) => [gain(index), index] as const)

@@ -116,24 +116,24 @@ function pickedWhole(from: Int32Array, active: Int32Array): Int32Array {
 const NO_CELLS: Cells = { of: NEVER_ASKED, at: NEVER_ASKED, from: NEVER_ASKED };
 
 function cellsOf(group: Int32Array, groups: number, cases: Int32Array, count: number): Cells {
-  const numbers = new Int32Array(groups * count).fill(-1);
+  const numbers = new Int32Array(groups * count);
   for (let place = 0; place < group.length; place += 1)
-    numbers[(group[place] ?? 0) * count + (cases[place] ?? 0)] = 0;
+    numbers[(group[place] ?? 0) * count + (cases[place] ?? 0)] = 1;
   const from = new Int32Array(groups + 1);
-  const at: number[] = [];
-  for (let own = 0; own < groups; own += 1) {
-    from[own] = at.length;
-    for (let ofMove = 0; ofMove < count; ofMove += 1) {
-      if (numbers[own * count + ofMove] === -1) continue;
-      numbers[own * count + ofMove] = at.length;
-      at.push(ofMove);
-    }
+  const at = new Int32Array(Math.min(group.length, numbers.length));
+  let cells = 0;
+  for (let number = 0; number < numbers.length; number += 1) {
+    if (number % count === 0) from[number / count] = cells;
+    if (numbers[number] === 0) continue;
+    at[cells] = number % count;
+    numbers[number] = cells;
+    cells += 1;
   }
-  from[groups] = at.length;
+  from[groups] = cells;
   const of = new Int32Array(group.length);
   for (let place = 0; place < group.length; place += 1)
     of[place] = numbers[(group[place] ?? 0) * count + (cases[place] ?? 0)] ?? 0;
-  return { of, at: Int32Array.from(at), from };
+  return { of, at: at.subarray(0, cells), from };
 }
 
 /** Weights with what they make of the costs and cures of their places. */

@@ -204,6 +204,31 @@ function mixtures(
   };
 }
 
+/** The faults of a set that a run may not show, found once a set. */
+function hiddenFaults(
+  faults: readonly Pick<Variant, "shows">[],
+  sets: readonly (readonly number[])[],
+): (state: number) => readonly number[] {
+  const found: (readonly number[])[] = [];
+  return (state) => {
+    const known = found[state];
+    if (known) return known;
+    const made = (sets[state] ?? NONE_HIDDEN).filter((index) => (faults[index]?.shows ?? 1) < 1);
+    found[state] = made;
+    return made;
+  };
+}
+
+/** Cases with what each asks, in the columns of the table. */
+function laidOut<R extends { readonly when: When }>(rows: readonly R[], { ask }: Columns): Cases<R> {
+  const asked = rows.map(({ when }) => ask(when));
+  return {
+    rows,
+    columns: Int32Array.from(asked, ({ column }) => column),
+    values: Int32Array.from(asked, ({ value }) => value),
+  };
+}
+
 /**
  * Builds the table as it is asked for: a set of faults is composed along the power path once a circumstance. In a powered
  * run an intermittent fault shows with its own chance.
@@ -215,18 +240,10 @@ export function buildOutcomeTable(
   parameters: Parameters,
 ): OutcomeTable {
   const columns = columnsFrom(moves.flatMap((move) => [...move.cases, ...(move.number?.cases ?? [])]));
-  const casesOf = <R extends { readonly when: When }>(rows: readonly R[]): Cases<R> => {
-    const asked = rows.map(({ when }) => columns.ask(when));
-    return {
-      rows,
-      columns: Int32Array.from(asked, ({ column }) => column),
-      values: Int32Array.from(asked, ({ value }) => value),
-    };
-  };
   const cases: MoveCases[] = moves.map((move) => ({
     move,
-    outcomes: casesOf(move.cases),
-    numeric: casesOf(move.number?.cases ?? []),
+    outcomes: laidOut(move.cases, columns),
+    numeric: laidOut(move.number?.cases ?? [], columns),
   }));
   const numbers = new Map<string, number>();
   const sets: (readonly number[])[] = [];
@@ -257,15 +274,7 @@ export function buildOutcomeTable(
     return index === -1 ? (own?.rows.length ?? 0) : index;
   };
   const isPowered = moves.map(({ power }) => power !== "off");
-  const hidden: (readonly number[])[] = [];
-  /** The faults of a set that a run may not show. */
-  const hiddenIn = (state: number): readonly number[] => {
-    const known = hidden[state];
-    if (known) return known;
-    const made = (sets[state] ?? NONE_HIDDEN).filter((index) => (faults[index]?.shows ?? 1) < 1);
-    hidden[state] = made;
-    return made;
-  };
+  const hiddenIn = hiddenFaults(faults, sets);
   const mixture = mixtures(rows, plainCase, faults, sets, stateOf);
   const caseOf = (move: number, state: number, circumstance: Circumstance): number => {
     const ofState = found[circumstance][state] ?? new Int32Array(moves.length).fill(-1);
