@@ -11,6 +11,9 @@ const E2E_REPORT = ".cache/e2e.json";
 /** Isolation makes much that is soon thrown away: with more room for it an eighth of the time is saved. */
 const NODE_OPTIONS = `${process.env.NODE_OPTIONS ?? ""} --max-semi-space-size=64`.trim();
 
+/** The compiler in another language, a fifth of the time: by its path, since the other one has the same name. */
+const QUICK_TSC = "node_modules/typescript-native/bin/tsc";
+
 let passed = 0;
 let failed = 0;
 
@@ -28,7 +31,10 @@ function check(title, command, args) {
   const started = Date.now();
   return new Promise((done) => {
     const words = [];
-    const child = spawn("npx", ["--no-install", command, ...args], {
+    const [program, ...before] = command.endsWith("/tsc")
+      ? [process.execPath, command]
+      : ["npx", "--no-install", command];
+    const child = spawn(program, [...before, ...args], {
       stdio: ["ignore", "pipe", "pipe"],
       env: { ...process.env, ASTRO_TELEMETRY_DISABLED: "1" },
     });
@@ -90,7 +96,7 @@ async function checks() {
   // It writes the types of the content, on which the rest of the types stands.
   const types = async () => {
     await check("types of the pages (astro check)", "astro", ["check", "--tsconfig", "tsconfig.pages.json"]);
-    await check("types of everything else (TypeScript)", "tsc", ["--noEmit"]);
+    await check("types of everything else (TypeScript)", QUICK_TSC, ["--noEmit"]);
   };
   await Promise.all([types(), built()]);
 }
