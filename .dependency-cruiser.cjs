@@ -215,8 +215,10 @@ module.exports = {
     ),
     allow(
       "^src/server/backup/",
-      core("result\\.ts$", "validate\\.ts$"),
+      core("result\\.ts$", "validate\\.ts$", "job/log/entry\\.ts$"),
       "^src/server/(db|backup)/",
+      "^src/log/",
+      "^src/workers/answer-all\\.ts$",
       YUP,
       external("drizzle-orm", "yazl", "yauzl"),
       "^(node:)?[a-z_/]+$",

@@ -10,16 +10,22 @@ import { compiledOrThrow } from "./scripts/lib/compile-knowledge";
 // Whatever is built, checked or served stands on the pages as they are now.
 compiledOrThrow();
 
+const THREADS = {
+  isolation: "src/workers/isolation.server.ts",
+  tools: "src/workers/tools.server.ts",
+  "job-files": "src/server/backup/job-file.thread.ts",
+} as const;
+
 /** The server's front door and its threads, bundled beside it: Vite bundles workers for the browser only. */
 const serverWorkers: AstroIntegration = {
   name: "server-workers",
   hooks: {
     "astro:build:done": async () => {
       const bundle = { bundle: true, platform: "node", format: "esm", logLevel: "warning" } as const;
-      for (const thread of ["isolation", "tools"])
+      for (const [thread, entry] of Object.entries(THREADS))
         await build({
           ...bundle,
-          entryPoints: [`src/workers/${thread}.server.ts`],
+          entryPoints: [entry],
           outfile: `dist/server/${thread}.worker.mjs`,
         });
       await build({

@@ -1,7 +1,7 @@
 // npm start: everything from a fresh clone to a running shop.
 import { readFileSync } from "node:fs";
 import { createServer } from "node:net";
-import { networkInterfaces } from "node:os";
+import { constants, networkInterfaces } from "node:os";
 import { join, resolve } from "node:path";
 import { parseArgs } from "node:util";
 import { ensureBuilt, ensureInstalled, ensureSnapshot, fail, startServer } from "./lib/prepare.mjs";
@@ -94,14 +94,15 @@ try {
     hosts: names.join(","),
     access: Boolean(asked.host),
   });
-  if (asked.host) await showAccess(data, names, port);
-  console.log(`Good Spindle is ready: ${address}   (data in ${data}; stop with Ctrl+C)`);
   for (const signal of ["SIGINT", "SIGTERM"])
     process.on(signal, () => {
       child.kill("SIGTERM");
       setTimeout(() => child.kill("SIGKILL"), 4_500).unref();
     });
-  child.once("exit", (code) => process.exit(code ?? 0));
+  child.once("exit", (code, signal) => process.exit(code ?? 128 + (constants.signals[signal] ?? 0)));
+  if (asked.host) await showAccess(data, names, port);
+  // Said last: from here on a stop is heard.
+  console.log(`Good Spindle is ready: ${address}   (data in ${data}; stop with Ctrl+C)`);
 } catch (error) {
   fail(`Good Spindle did not start: ${error.message}.`, error.exitCode);
 }

@@ -4,7 +4,17 @@ import { finiteNumber } from "./validate";
 export const text = (label: string, max: number) => yup.string().label(label).defined().max(max);
 export const oneOf = <const T extends string>(label: string, values: readonly T[]) =>
   yup.string().label(label).oneOf(values).required();
-export const wholeNumber = (label: string) => yup.number().label(label).integer();
+/** The largest whole number that a column holds. */
+export const MOST_WHOLE = 2_147_483_647;
+export const wholeNumber = (label: string) => yup.number().label(label).integer().max(MOST_WHOLE);
+/** The number of a job, an owner or a line, as it is written in an address. */
+export const ID_TEXT = /^[1-9]\d{0,8}$/;
+/** The number that an address names; undefined where it names none. */
+export function idIn(written: string | undefined): number | undefined {
+  return written !== undefined && ID_TEXT.test(written) ? Number(written) : undefined;
+}
+/** The number of a job, an owner or a line. */
+export const idNumber = (label: string) => wholeNumber(label).min(1);
 
 export const money = (label: string) => finiteNumber().label(label).required().min(0).max(1e9);
 

@@ -4,7 +4,12 @@ import { type Failed, fail, type Issue, issue, ok, type Result } from "./result"
 /** Text that no database, font or PDF can hold: NUL and lone surrogates. */
 const UNSTORABLE = /\0|[\uD800-\uDBFF](?![\uDC00-\uDFFF])|(?<![\uD800-\uDBFF])[\uDC00-\uDFFF]/;
 const SHOWN_LENGTH = 60;
+/** More than anybody types into one field, characters. Every schema that knows better says so. */
+const LONGEST_TEXT = 20_000;
 const MAX_DEPTH = 24;
+
+/** What every object has of its own and is called when it is made text: given by somebody, it would be called as well. */
+const NEVER_NAMES: ReadonlySet<string> = new Set(["toString", "valueOf", "toJSON", "__proto__"]);
 
 /** The value as a sentence can hold it. */
 export function asGiven(value: unknown): string {
@@ -14,10 +19,20 @@ export function asGiven(value: unknown): string {
   return readable.length > SHOWN_LENGTH ? `${readable.slice(0, SHOWN_LENGTH)}…` : readable;
 }
 
+/** Whether every text in it can be kept, and nothing is nested too deep. */
+export function storable<T>(value: T): Result<T> {
+  const bad = unstorable(value, "", 0);
+  return bad.length > 0 ? fail(...bad) : ok(value);
+}
+
 /** Issues that hold for any input: nesting too deep, or text that cannot be kept. */
 function unstorable(value: unknown, path: string, depth: number): Issue[] {
   if (depth > MAX_DEPTH)
     return [issue(path, "input/too-deep", `The value is nested more than ${MAX_DEPTH} levels deep.`)];
+  if (typeof value === "string" && value.length > LONGEST_TEXT)
+    return [
+      issue(path, "text/too-long", `A text of ${value.length} characters is longer than ${LONGEST_TEXT}.`),
+    ];
   if (typeof value === "string")
     return UNSTORABLE.test(value)
       ? [
@@ -33,6 +48,15 @@ function unstorable(value: unknown, path: string, depth: number): Issue[] {
   return Object.entries(value).flatMap(([key, inner]) => [
     ...(UNSTORABLE.test(key)
       ? [issue(path, "text/unstorable", `A field name in ${path || "the input"} cannot be kept.`)]
+      : []),
+    ...(NEVER_NAMES.has(key) && !Array.isArray(value)
+      ? [
+          issue(
+            path,
+            "input/field-name",
+            `${path || "The input"} has a field "${key}": no field is called that.`,
+          ),
+        ]
       : []),
     ...unstorable(inner, path === "" ? key : `${path}.${key}`, depth + 1),
   ]);
@@ -131,8 +155,8 @@ function withShapes<T>(value: T, shapes: ReadShapes, path: string): T {
  */
 export function parseWith<T>(schema: Checkable<T>, raw: unknown): Result<T> {
   if (raw === undefined) return fail(issue("", "input/missing", "The input is missing."));
-  const bad = unstorable(raw, "", 0);
-  if (bad.length > 0) return fail(...bad);
+  const bad = storable(raw);
+  if (!bad.ok) return bad;
   const shapes: ReadShapes = new Map();
   try {
     const value = schema.validateSync(raw, { strict: true, abortEarly: false, context: { shapes } });

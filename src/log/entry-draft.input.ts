@@ -1,5 +1,5 @@
 import * as yup from "yup";
-import { oneOf, text, wholeNumber } from "@/core/fields.input";
+import { idNumber, oneOf, text, wholeNumber } from "@/core/fields.input";
 import { STAGES } from "@/core/job/stages";
 import { strictObject } from "@/core/validate";
 import { schema as complaint } from "./kinds/complaint/schema.input";
@@ -55,7 +55,7 @@ export const takeInDraftSchema = strictObject({
   takenIn: takenIn.omit(["ownerId"]).noUnknown().required(),
   owner: strictObject({
     /** An owner who was here before, as found by name. */
-    ownerId: wholeNumber("Owner").min(1).nullable().optional().default(null),
+    ownerId: idNumber("Owner").nullable().optional().default(null),
     name: yup.string().label("Owner's name").required().max(80),
     contact: text("Owner's contact", 200),
   })

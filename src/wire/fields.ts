@@ -1,4 +1,5 @@
 import * as yup from "yup";
+import { ID_TEXT } from "@/core/fields.input";
 
 /** A list whose lines are all there. */
 export const many = <S extends yup.Schema>(one: S) => yup.array(one.required()).required();
@@ -17,7 +18,7 @@ export const numberIn = (label: string, what: string) =>
     .label(label)
     .required()
     .matches(
-      /^[1-9]\d{0,8}$/,
+      ID_TEXT,
       ({ value }) =>
         `There is no ${what} "${String(value)}": ${label.toLowerCase()} is a whole number such as 118.`,
     );

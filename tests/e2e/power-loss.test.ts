@@ -1,8 +1,9 @@
 import { spawn } from "node:child_process";
-import { rmSync } from "node:fs";
+import { mkdtempSync, readdirSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect, test } from "@playwright/test";
-import { type RunningShop, runShop } from "./server";
+import { freePort, type RunningShop, runShop } from "./server";
 
 let shop: RunningShop;
 test.beforeAll(async () => {
@@ -63,6 +64,34 @@ test("a second server on the same folder is refused, told who has it, and harms 
   expect(told.code).toBe(3);
   expect(told.text).toMatch(/open already, by process \d+ \(serving 127\.0\.0\.1:\d+\)/);
   expect((await fetch(`${shop.address}/api/jobs/104`)).status).toBe(200);
+});
+
+test("a stop said twice over is one stop, leaves no mark in the folder, and the launcher ends as the server did", async () => {
+  const data = mkdtempSync(join(tmpdir(), "spindle-stop-"));
+  const port = await freePort();
+  const begin = () =>
+    spawn(process.execPath, ["scripts/start.mjs", "--empty", "--port", String(port), "--data", data], {
+      stdio: ["ignore", "pipe", "ignore"],
+      // A group of its own, as a terminal or a service manager stops it.
+      detached: true,
+    });
+  const ready = (child: ReturnType<typeof begin>) =>
+    new Promise<void>((resolve) => {
+      child.stdout.on("data", (piece: Buffer) => {
+        if (piece.toString().includes("is ready")) resolve();
+      });
+    });
+  const ended = (child: ReturnType<typeof begin>) =>
+    new Promise<number | null>((resolve) => child.once("exit", resolve));
+  for (let stop = 0; stop < 2; stop += 1) {
+    const child = begin();
+    await ready(child);
+    const end = ended(child);
+    for (let said = 0; said < 3; said += 1) process.kill(-(child.pid ?? 0), "SIGTERM");
+    expect(await end).toBe(0);
+    expect(readdirSync(data).filter((name) => name.startsWith("in-use"))).toEqual([]);
+  }
+  rmSync(data, { recursive: true });
 });
 
 test("a screen that heard nothing: the later of two is told what changed and keeps what it typed", async ({

@@ -4,6 +4,7 @@ import {
   chmodSync,
   cpSync,
   existsSync,
+  mkdirSync,
   mkdtempSync,
   readdirSync,
   readFileSync,
@@ -13,7 +14,7 @@ import {
   writeFileSync,
 } from "node:fs";
 import { tmpdir } from "node:os";
-import { join } from "node:path";
+import { dirname, join } from "node:path";
 import { sql } from "drizzle-orm";
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { openFolder } from "@/server/db/connect";
@@ -249,6 +250,42 @@ describe("the folder", () => {
     expect(trouble.exitCode).toBe(4);
     expect(trouble.message).toMatch(/damaged \(missing: PG_VERSION\).*nothing was changed/);
     expect(readdirSync(join(folder, "postgres")).sort()).toEqual(before);
+  });
+
+  it.each([
+    [
+      "a letter",
+      { "letter.txt": "Dear Tansy" },
+      /not empty \(letter\.txt\).*nothing was changed\. Start with/,
+    ],
+    [
+      "backups and pictures",
+      { "backups/shop-2026-11-01.zip": "x", "backups/shop-2026-11-02.zip": "x", "pictures/ab/x.jpg": "x" },
+      /not empty \(backups, pictures\).*npm run restore -- \S+shop-2026-11-02\.zip --data NEW-FOLDER/,
+    ],
+  ])("that holds only %s is never set up as new", async (_, files, why) => {
+    for (const name of ["postgres", "journal", "folder.json"])
+      rmSync(join(folder, name), { recursive: true, force: true });
+    for (const [name, text] of Object.entries(files)) {
+      mkdirSync(dirname(join(folder, name)), { recursive: true });
+      writeFileSync(join(folder, name), text);
+    }
+    const trouble = await refusal();
+    expect(trouble.exitCode).toBe(7);
+    expect(trouble.message).toMatch(why);
+    expect(existsSync(join(folder, "postgres"))).toBe(false);
+    for (const name of Object.keys(files)) expect(existsSync(join(folder, name))).toBe(true);
+  });
+
+  it("with a mark that was left behind keeps beside what a new beginning would take its place", async () => {
+    const first = await open();
+    const id = await job(first);
+    await first.close();
+    writeFileSync(join(folder, "rebuild-unfinished"), "");
+    const again = await open();
+    expect(await entriesOf(again.db, id)).toHaveLength(1);
+    await again.close();
+    expect(readdirSync(folder).some((name) => name.startsWith("postgres-unfinished-"))).toBe(true);
   });
 
   it("that lost a first start begins it again; nothing was kept in it", async () => {

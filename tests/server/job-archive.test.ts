@@ -1,7 +1,9 @@
 import { randomUUID } from "node:crypto";
+import { buffer } from "node:stream/consumers";
 import type { APIContext } from "astro";
 import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { ZipFile } from "yazl";
 import type { JobView } from "@/core/job/log/view";
 import { GET as archive } from "@/pages/api/jobs/[id]/archive";
 import { GET as job } from "@/pages/api/jobs/[id]/index";
@@ -169,6 +171,44 @@ describe("a file that somebody made up", () => {
     expect(status).toBe(422);
     expect(body.issues[0]?.message).toMatch(words);
     expect(await allEntries((other as Shop).db)).toHaveLength(before);
+  });
+
+  /** A small file that unpacks to much. */
+  async function bomb(members: Readonly<Record<string, Buffer>>): Promise<Buffer> {
+    const zip = new ZipFile();
+    for (const [name, bytes] of Object.entries(members)) zip.addBuffer(bytes, name);
+    zip.end();
+    return buffer(zip.outputStream);
+  }
+  const PICTURE = `pictures/${"a".repeat(64)}.jpg`;
+  it.each([
+    ["millions of tiny lines", { "entries.ndjson": Buffer.alloc(20_000_000, "0\n") }, /more than 5000 lines/],
+    ["one endless line", { "entries.ndjson": Buffer.alloc(20_000_000, "0") }, /a line of more than/],
+    ["lines without end", { "entries.ndjson": Buffer.alloc(64_000_000) }, /entries\.ndjson of 64000000/],
+    [
+      "a manifest without end",
+      { "manifest.json": Buffer.alloc(8_000_000, " ") },
+      /manifest\.json of 8000000/,
+    ],
+    ["a picture of nothing", { [PICTURE]: Buffer.alloc(20_000_000) }, /of 20000000 bytes/],
+    [
+      "a thousand members",
+      Object.fromEntries(
+        Array.from({ length: 1_001 }, (_, n) => [
+          `pictures/${String(n).padStart(64, "0")}.jpg`,
+          Buffer.alloc(1),
+        ]),
+      ),
+      /no job of a Good Spindle shop/,
+    ],
+  ])("a small file of %s is refused at once", async (_, members, words) => {
+    const bytes = await bomb(members);
+    expect(bytes.length).toBeLessThan(300_000);
+    const started = performance.now();
+    const { status, body } = await taken(bytes);
+    expect(status).toBe(422);
+    expect(body.issues[0]?.message).toMatch(words);
+    expect(performance.now() - started).toBeLessThan(2_000);
   });
 
   it("no zip, a cut one, and one whose bytes were changed are refused", async () => {

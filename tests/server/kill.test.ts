@@ -1,5 +1,13 @@
 import { spawn } from "node:child_process";
-import { mkdirSync, mkdtempSync, readFileSync, rmSync, utimesSync, writeFileSync } from "node:fs";
+import {
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  utimesSync,
+  writeFileSync,
+} from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterEach, beforeEach, describe, expect, it } from "vitest";
@@ -106,12 +114,40 @@ describe("one process a data folder", () => {
   });
 
   it("is taken over at once where this machine shows that the process is gone, never where it runs", async () => {
-    const first = await lockFolder(folder, "process 7");
-    const own = JSON.parse(readFileSync(join(folder, "in-use-by.json"), "utf8"));
-    await first.release();
+    const own = await ownNotice();
     leftBehind({ ...own, who: "process 7" });
     await expect(lockFolder(folder, "process 8", { patienceMs: 0 })).rejects.toThrow(/by process 7/);
     writeFileSync(join(folder, "in-use-by.json"), JSON.stringify({ ...own, began: "0" }));
     await (await lockFolder(folder, "process 8")).release();
+    expect(readdirSync(folder)).toEqual([]);
+  });
+
+  /** What a process of this machine writes of itself. */
+  async function ownNotice(): Promise<object> {
+    const lock = await lockFolder(folder, "process 7");
+    const [name = ""] = readdirSync(folder).filter((one) => one.startsWith("in-use-by."));
+    const own: object = JSON.parse(readFileSync(join(folder, name), "utf8"));
+    await lock.release();
+    return own;
+  }
+
+  it.each([
+    ["before it had the lock", { isLocked: false, notices: 1 }],
+    ["while it had it", { isLocked: true, notices: 1 }],
+    ["twice over", { isLocked: true, notices: 2 }],
+    ["between the two removals", { isLocked: false, notices: 2 }],
+  ])("a power cut %s keeps nobody from the next start", async (_, { isLocked, notices }) => {
+    const gone = JSON.stringify({ ...(await ownNotice()), boot: "the boot before" });
+    if (isLocked) mkdirSync(join(folder, "in-use.lock"));
+    for (let count = 0; count < notices; count += 1)
+      writeFileSync(join(folder, `in-use-by.7-${count}.json`), gone);
+    await (await lockFolder(folder, "process 8", { patienceMs: 0 })).release();
+    expect(readdirSync(folder)).toEqual([]);
+  });
+
+  it("a notice that says nothing is nobody known to be gone: it is waited for", async () => {
+    leftBehind({});
+    writeFileSync(join(folder, "in-use-by.json"), "");
+    await expect(lockFolder(folder, "process 8", { patienceMs: 0 })).rejects.toThrow(/by another process/);
   });
 });

@@ -17,7 +17,7 @@ export interface UnderstoodPart {
   readonly meaning: string;
 }
 
-export const NUM = String.raw`\d+(?:[.,]\d+)?`;
+export const NUM = String.raw`(?<!\d)\d+(?:[.,]\d+)?`;
 const MICRO = String.raw`(?:[uμ]\s*f(?:d)?|mfd|mf|micro\s*farads?)`;
 
 export interface Draft {

@@ -1,3 +1,4 @@
+import { idIn } from "@/core/fields.input";
 import { fail, issue, ok } from "@/core/result";
 import { endpoint } from "@/server/http/endpoint";
 import { benchPage, readCursor } from "@/server/services/bench";
@@ -7,8 +8,7 @@ import { readShopContext } from "@/server/services/shop-context";
 export const GET = endpoint("GET /api/bench", {
   handle: async ({ query: { job, list, after: given } }) => {
     const shopContext = await readShopContext();
-    if (job !== undefined)
-      return ok(await benchPage({ jobId: /^[1-9]\d{0,8}$/.test(job) ? Number(job) : 0 }, shopContext));
+    if (job !== undefined) return ok(await benchPage({ jobId: idIn(job) ?? 0 }, shopContext));
     const after = readCursor(given ?? null);
     if (given !== undefined && !after)
       return fail(

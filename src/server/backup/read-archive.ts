@@ -1,11 +1,14 @@
 import { createHash } from "node:crypto";
 import type { Readable } from "node:stream";
-import { text } from "node:stream/consumers";
 import { type Entry, openPromise, type ZipFile } from "yauzl";
 import * as yup from "yup";
 import { fail, issue, ok, type Result } from "@/core/result";
 import { parseWith, strictObject } from "@/core/validate";
 import { FORMAT, FORMAT_VERSION, type Manifest, memberOf, PICTURES, TABLES } from "./archive";
+import { boundedBytes } from "./bounded-lines";
+
+/** A line for each of some hundred thousand pictures, bytes. */
+const MOST_MANIFEST = 64 * 1024 * 1024;
 
 const manifestSchema = strictObject({
   format: yup.string().required(),
@@ -51,7 +54,8 @@ export async function verifyArchive(path: string): Promise<Result<Manifest>> {
   try {
     await eachMember(path, async (name, open) => {
       if (!isOurs(name)) odd.push(name);
-      else if (name === "manifest.json") manifestText = await text(await open());
+      else if (name === "manifest.json")
+        manifestText = (await boundedBytes(await open(), MOST_MANIFEST)).toString("utf8");
       else {
         const hash = createHash("sha256");
         for await (const piece of await open()) hash.update(piece as Buffer);

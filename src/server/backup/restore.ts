@@ -8,7 +8,6 @@ import {
   writeFileSync,
 } from "node:fs";
 import { basename, dirname, join } from "node:path";
-import { createInterface } from "node:readline";
 import type { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import { sql } from "drizzle-orm";
@@ -17,9 +16,12 @@ import { openFolder } from "@/server/db/connect";
 import type { Executor } from "@/server/db/executor";
 import { syncTree } from "@/server/db/folder";
 import { type Manifest, memberOf, PICTURES, TABLES, type Table } from "./archive";
+import { boundedLines } from "./bounded-lines";
 import { readArchive, verifyArchive } from "./read-archive";
 
 const BATCH = 500;
+/** More than any row of ours is long, bytes. */
+const LONGEST_ROW = 16 * 1024 * 1024;
 /** Says to the first start that this shop is a backup of some time ago. */
 export const PUT_BACK = "put-back.json";
 
@@ -37,7 +39,10 @@ async function putBack(db: Executor, table: Table, rows: readonly string[]): Pro
 
 async function putBackTable(db: Executor, table: Table, from: Readable): Promise<void> {
   let batch: string[] = [];
-  for await (const line of createInterface({ input: from })) {
+  for await (const line of boundedLines(from, {
+    mostLines: Number.POSITIVE_INFINITY,
+    longest: LONGEST_ROW,
+  })) {
     batch.push(line);
     if (batch.length < BATCH) continue;
     await putBack(db, table, batch);

@@ -18,6 +18,7 @@ import {
   inspectFolder,
   isUnfinished,
   markFinished,
+  notEmpty,
   prepareFolder,
   readMarker,
   troubleOf,
@@ -130,6 +131,7 @@ async function openEngine(folder: string, isNew: boolean): Promise<PGlite> {
 
 /** The engine on what lies there, or on a new database that the journal then fills. */
 async function openOrRebuild(folder: string, state: FolderState, tell: Told): Promise<PGlite> {
+  if (state.kind === "foreign") throw notEmpty(folder, state.found);
   if (state.kind === "new") beginMaking(folder, "first-start");
   if (state.kind === "damaged") setAside(folder, `missing: ${state.missing.join(", ")}`, tell);
   try {

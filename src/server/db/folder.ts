@@ -9,6 +9,7 @@ import {
   openSync,
   readdirSync,
   readFileSync,
+  renameSync,
   rmSync,
   statSync,
   writeFileSync,
@@ -27,7 +28,7 @@ export class FolderTrouble extends Error {
 }
 
 /** Exit codes of a start that failed, by what is the matter with the data folder. 3 is a folder in use. */
-export const EXIT = { damaged: 4, notWritable: 5, full: 6 } as const;
+export const EXIT = { damaged: 4, notWritable: 5, full: 6, notEmpty: 7 } as const;
 
 const MARKER = "folder.json";
 const UNFINISHED = "first-start-unfinished";
@@ -38,6 +39,8 @@ const NEEDED = ["PG_VERSION", "postgresql.conf", "global/pg_control", "base", "p
 /** What lies in a data folder, before anything opens it. */
 export type FolderState =
   | { readonly kind: "new" }
+  /** No shop, and things that no first start puts there. */
+  | { readonly kind: "foreign"; readonly found: readonly string[] }
   | { readonly kind: "whole"; readonly isMarked: boolean }
   | { readonly kind: "damaged"; readonly missing: readonly string[] };
 
@@ -137,6 +140,42 @@ export function prepareFolder(folder: string): void {
   }
 }
 
+/** What a start puts into a folder before there is a shop in it, and what file systems put there. */
+const OF_A_START = /^(in-use.*|postgres|access-code|lost\+found|\..*)$/;
+
+function foreignIn(folder: string): readonly string[] {
+  const isBare = (name: string): boolean =>
+    ["journal", "pictures"].includes(name) && isEmpty(join(folder, name));
+  return readdirSync(folder).filter((name) => !OF_A_START.test(name) && !isBare(name));
+}
+
+/** Why no shop is set up in a folder, and the ways on. */
+export function notEmpty(folder: string, found: readonly string[]): FolderTrouble {
+  const backups = join(folder, "backups");
+  const newest = existsSync(backups)
+    ? readdirSync(backups)
+        .filter((name) => name.endsWith(".zip"))
+        .sort()
+        .at(-1)
+    : undefined;
+  const named =
+    found.length > 4 ? `${found.slice(0, 4).join(", ")} and ${found.length - 4} more` : found.join(", ");
+  const back =
+    newest === undefined
+      ? ""
+      : ` Put the shop of its newest backup into a new folder: npm run restore -- ${join(backups, newest)} --data NEW-FOLDER. Or`;
+  return new FolderTrouble(
+    EXIT.notEmpty,
+    `${folder} holds no shop, but it is not empty (${named}): no new shop is set up in it, and nothing was changed.${back === "" ? " S" : `${back} s`}tart with another folder: --data DIR.`,
+  );
+}
+
+/** A database that is to be made anew goes aside first: a mark that was left behind takes nothing with it. */
+function setUnfinishedAside(folder: string, postgres: string): void {
+  if (isEmpty(postgres)) return;
+  renameSync(postgres, join(folder, `postgres-unfinished-${new Date().toISOString().replace(/[:.]/g, "-")}`));
+}
+
 /**
  * What a folder holds. A first start that was cut short left nothing that anybody was told is kept, and a rebuild left
  * all of it in the journal: either begins again.
@@ -146,10 +185,12 @@ export function inspectFolder(folder: string): FolderState {
   const isMarked = existsSync(join(folder, MARKER));
   const isCutShort =
     (!isMarked && existsSync(join(folder, UNFINISHED))) || existsSync(join(folder, REBUILDING));
-  if (isCutShort) rmSync(postgres, { recursive: true, force: true });
+  if (isCutShort) setUnfinishedAside(folder, postgres);
   if (isEmpty(postgres)) {
-    const hasHistory = isMarked || hasLines(join(folder, "journal"));
-    return hasHistory ? { kind: "damaged", missing: ["the whole database"] } : { kind: "new" };
+    if (isMarked || hasLines(join(folder, "journal")))
+      return { kind: "damaged", missing: ["the whole database"] };
+    const found = isCutShort ? [] : foreignIn(folder);
+    return found.length === 0 ? { kind: "new" } : { kind: "foreign", found };
   }
   const missing = NEEDED.filter((name) => !existsSync(join(postgres, name)));
   return missing.length > 0 ? { kind: "damaged", missing } : { kind: "whole", isMarked };

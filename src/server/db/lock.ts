@@ -1,9 +1,10 @@
-import { createHash } from "node:crypto";
-import { readFileSync, readlinkSync, realpathSync, rmSync, writeFileSync } from "node:fs";
+import { createHash, randomUUID } from "node:crypto";
+import { readdirSync, readFileSync, readlinkSync, realpathSync, rmSync } from "node:fs";
 import { createServer, type Server } from "node:net";
 import { hostname } from "node:os";
 import { join } from "node:path";
 import lockfile from "proper-lockfile";
+import { writeSynced } from "./folder";
 
 /** Another process has the folder open. Two on one folder would ruin it silently. */
 export class FolderInUse extends Error {
@@ -17,7 +18,8 @@ export interface FolderLock {
 /** How long a lock must have shown no sign of life before another machine may take it. */
 const STALE_MS = 60_000;
 const BEAT_MS = 10_000;
-const NOTICE = "in-use-by.json";
+/** A notice for each process that has the folder or asks for it, under a name of its own. */
+const NOTICE = /^in-use-by.*\.json$/;
 
 /** Who holds a folder: enough to tell on the same machine whether it still runs. */
 interface Holder {
@@ -54,14 +56,26 @@ function holderNow(who: string): Holder {
   };
 }
 
-function readHolder(folder: string): Holder | undefined {
+interface Notice {
+  readonly path: string;
+  /** Undefined where it cannot be read. */
+  readonly holder: Holder | undefined;
+}
+
+function readNotice(path: string): Notice {
   try {
-    const read: unknown = JSON.parse(readFileSync(join(folder, NOTICE), "utf8"));
-    return typeof read === "object" && read !== null && "pid" in read ? (read as Holder) : undefined;
+    const read: unknown = JSON.parse(readFileSync(path, "utf8"));
+    const isHolder = typeof read === "object" && read !== null && "pid" in read;
+    return { path, holder: isHolder ? (read as Holder) : undefined };
   } catch {
-    return undefined;
+    return { path, holder: undefined };
   }
 }
+
+const noticesIn = (folder: string): readonly Notice[] =>
+  readdirSync(folder)
+    .filter((name) => NOTICE.test(name))
+    .map((name) => readNotice(join(folder, name)));
 
 function runs(pid: number): boolean {
   try {
@@ -79,8 +93,9 @@ function isGone(holder: Holder, own: Holder): boolean {
   return !runs(holder.pid) || beganAt(holder.pid) !== holder.began;
 }
 
-function refusal(folder: string): FolderInUse {
-  const who = readHolder(folder)?.who ?? "another process";
+function refusal(folder: string, own: Holder): FolderInUse {
+  const holders = noticesIn(folder).flatMap(({ holder }) => holder ?? []);
+  const who = holders.find((holder) => !isGone(holder, own))?.who ?? "another process";
   return new FolderInUse(
     `The data folder ${folder} is open already, by ${who}. Stop that one first, or start with another folder: --data DIR. If it is gone for good, start again in a minute. Nothing was changed.`,
   );
@@ -96,13 +111,13 @@ function listen(name: string): Promise<Server> {
 }
 
 /** An abstract socket is taken in one step and is free the moment its process dies. Linux, one network namespace. */
-async function lockBySocket(folder: string): Promise<FolderLock> {
+async function lockBySocket(folder: string, own: Holder): Promise<FolderLock> {
   const hash = createHash("sha256").update(realpathSync(folder)).digest("hex").slice(0, 32);
   try {
     const server = await listen(`\0good-spindle-${hash}`);
     return { release: () => new Promise((resolve) => server.close(() => resolve())) };
   } catch (error) {
-    if (error instanceof Error && "code" in error && error.code === "EADDRINUSE") throw refusal(folder);
+    if (error instanceof Error && "code" in error && error.code === "EADDRINUSE") throw refusal(folder, own);
     throw error;
   }
 }
@@ -110,8 +125,12 @@ async function lockBySocket(folder: string): Promise<FolderLock> {
 /** A lock with a heartbeat beside the socket: it holds in other namespaces, containers and on a shared folder too. */
 async function lockByFile(folder: string, own: Holder, onLost: () => void): Promise<FolderLock> {
   const lockfilePath = join(folder, "in-use.lock");
-  const holder = readHolder(folder);
-  if (holder && isGone(holder, own)) rmSync(lockfilePath, { recursive: true, force: true });
+  // Whoever has the lock wrote a notice before it: where every notice is of somebody gone, so is who has the lock.
+  const before = noticesIn(folder);
+  if (before.length > 0 && before.every(({ holder }) => holder && isGone(holder, own)))
+    rmSync(lockfilePath, { recursive: true, force: true });
+  const notice = join(folder, `in-use-by.${own.pid}-${randomUUID()}.json`);
+  writeSynced(notice, `${JSON.stringify(own)}\n`);
   try {
     const release = await lockfile.lock(folder, {
       lockfilePath,
@@ -119,9 +138,18 @@ async function lockByFile(folder: string, own: Holder, onLost: () => void): Prom
       update: BEAT_MS,
       onCompromised: onLost,
     });
-    return { release };
+    // Nobody else has it: whoever these speak of is gone, or will write another one.
+    for (const { path } of before) rmSync(path, { force: true });
+    return {
+      release: async () => {
+        // Last: while the lock stands, it is known whose it is.
+        await release().catch(() => undefined);
+        rmSync(notice, { force: true });
+      },
+    };
   } catch (error) {
-    if (error instanceof Error && "code" in error && error.code === "ELOCKED") throw refusal(folder);
+    rmSync(notice, { force: true });
+    if (error instanceof Error && "code" in error && error.code === "ELOCKED") throw refusal(folder, own);
     throw error;
   }
 }
@@ -164,7 +192,7 @@ export async function lockFolder(
 }
 
 async function lockOnce(folder: string, own: Holder, onLost: () => void): Promise<FolderLock> {
-  const socket = process.platform === "linux" ? await lockBySocket(folder) : undefined;
+  const socket = process.platform === "linux" ? await lockBySocket(folder, own) : undefined;
   let file: FolderLock;
   try {
     file = await lockByFile(folder, own, onLost);
@@ -172,13 +200,9 @@ async function lockOnce(folder: string, own: Holder, onLost: () => void): Promis
     await socket?.release();
     throw error;
   }
-  const notice = join(folder, NOTICE);
-  writeFileSync(notice, `${JSON.stringify(own)}\n`, { mode: 0o600 });
   return {
     release: async () => {
-      // First: once the lock is free, the notice may be the next one's.
-      rmSync(notice, { force: true });
-      await file.release().catch(() => undefined);
+      await file.release();
       await socket?.release();
     },
   };

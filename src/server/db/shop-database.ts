@@ -22,7 +22,8 @@ function open(beforeUpgrade: BeforeUpgrade | undefined): Promise<OpenDatabase> {
 export function shopDatabase(beforeUpgrade?: BeforeUpgrade): Promise<OpenDatabase> {
   if (!holder.goodSpindleDatabase) {
     holder.goodSpindleDatabase = open(beforeUpgrade);
-    for (const signal of ["SIGINT", "SIGTERM"] as const) process.once(signal, () => void closeAndExit());
+    // Said again, as a stop of a whole group says it, it is the same stop.
+    for (const signal of ["SIGINT", "SIGTERM"] as const) process.on(signal, () => void closeAndExit());
     if (process.env["GOOD_SPINDLE_LAUNCHED"]) endWithLauncher();
   }
   return holder.goodSpindleDatabase;

@@ -1,6 +1,6 @@
 import type { APIContext, APIRoute } from "astro";
 import { ok, type Result } from "@/core/result";
-import { parseWith } from "@/core/validate";
+import { parseWith, storable } from "@/core/validate";
 import { journalled } from "@/server/services/journalled";
 import type { AnswerOf, BodyOf, ParamsOf, QueryOf, Route } from "@/wire/route";
 import { type RouteName, WIRE, type Wire } from "@/wire/wire";
@@ -72,7 +72,9 @@ export function endpoint<N extends RouteName>(serves: N, { found, handle }: Hand
     if (known && !known.ok) return problem(404, known.issues);
     const read = await readBody(declared, request);
     if (read instanceof Response) return read;
-    const asked = { ...read, params: named.value, query: queryOf(declared, url) };
+    const query = storable(queryOf(declared, url));
+    if (!query.ok) return problem(422, query.issues);
+    const asked = { ...read, params: named.value, query: query.value };
     const result = await handle(asked as Asked<Wire[N]>);
     if (request.method !== "GET") await journalled();
     if (!result.ok) return problem(statusOf(result.issues), result.issues);

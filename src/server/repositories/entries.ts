@@ -5,6 +5,9 @@ import { currentVersion, readLine } from "@/log/read-payload";
 import type { Executor } from "@/server/db/executor";
 import { entries } from "@/server/db/schema";
 
+/** Rows of one statement: a statement takes no more than 65,535 values. */
+const BATCH = 500;
+
 type Row = typeof entries.$inferSelect;
 
 /** A row that does not fit its schema becomes a line that cannot be read: it takes nothing else down. */
@@ -114,6 +117,23 @@ export interface Placement {
 /** A line as the log will have it. */
 export function lineAt({ postedHash: _, ...placed }: Placement, entry: NewEntry): Entry {
   return { ...placed, kindVersion: currentVersion(entry.kind), ...entry } as Entry;
+}
+
+/** Many lines at a time, as a log that comes from elsewhere has them. */
+export async function appendEntries(
+  on: Executor,
+  lines: readonly { readonly place: Placement; readonly entry: NewEntry }[],
+): Promise<Entry[]> {
+  for (let from = 0; from < lines.length; from += BATCH)
+    await on.insert(entries).values(
+      lines.slice(from, from + BATCH).map(({ place, entry: { kind, payload } }) => ({
+        ...place,
+        kind,
+        kindVersion: currentVersion(kind),
+        payload,
+      })),
+    );
+  return lines.map(({ place, entry }) => lineAt(place, entry));
 }
 
 export async function appendEntry(on: Executor, place: Placement, entry: NewEntry): Promise<Entry> {

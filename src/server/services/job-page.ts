@@ -1,3 +1,4 @@
+import { idIn } from "@/core/fields.input";
 import type { Shop } from "@/core/shop/shop";
 import { type JobWithContact, jobView } from "@/server/queries/jobs";
 import { readShopContext } from "./shop-context";
@@ -9,9 +10,10 @@ export interface JobPage extends JobWithContact {
 
 /** What a page of a job is made from; undefined when there is no such job. */
 export async function jobPage(id: string | undefined): Promise<JobPage | undefined> {
-  if (id === undefined || !/^[1-9]\d{0,8}$/.test(id)) return undefined;
+  const jobId = idIn(id);
+  if (jobId === undefined) return undefined;
   const shopContext = await readShopContext();
-  const found = await jobView(shopContext.db, Number(id), {
+  const found = await jobView(shopContext.db, jobId, {
     ...shopContext.knowledge,
     limits: shopContext.limits,
   });

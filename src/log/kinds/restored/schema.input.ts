@@ -1,7 +1,7 @@
-import { wholeNumber } from "@/core/fields.input";
+import { idNumber } from "@/core/fields.input";
 import { strictObject } from "@/core/validate";
 import type { Upcaster } from "../../versions";
 
-export const schema = strictObject({ seq: wholeNumber("Line").required().min(1) });
+export const schema = strictObject({ seq: idNumber("Line").required() });
 
 export const versions: readonly Upcaster[] = [];

@@ -1,5 +1,5 @@
 import * as yup from "yup";
-import { oneOf, text, wholeNumber } from "@/core/fields.input";
+import { idNumber, oneOf, text, wholeNumber } from "@/core/fields.input";
 import { strictObject } from "@/core/validate";
 import { type Upcaster, withFields } from "../../versions";
 
@@ -15,7 +15,7 @@ export const schema = strictObject({
   protectionClass: oneOf("Protection class", PROTECTION_CLASSES),
   connection: oneOf("Connection", CONNECTIONS),
   heater: oneOf("Heater", ["yes", "no", "not-known"]),
-  ownerId: wholeNumber("Owner").nullable().defined(),
+  ownerId: idNumber("Owner").nullable().defined(),
   ceilingMinor: wholeNumber("Owner's ceiling").nullable().defined().min(0).max(1e9),
   history: text("History", 2000),
   earlierParts: text("Earlier parts", 1000),
@@ -28,7 +28,7 @@ export const schema = strictObject({
     where: text("Where it was looked up", 200),
   }).required(),
   from: strictObject({
-    jobId: wholeNumber("Earlier job").required().min(1),
+    jobId: idNumber("Earlier job").required(),
     as: oneOf("Begun from", ["same", "twin"]),
   })
     .nullable()

@@ -9,11 +9,13 @@ const YEAR_S = 31_536_000;
 export const GET = plainRoute("GET /api/pictures/{sha}", async ({ params, url }) => {
   const sha = params["sha"] ?? "";
   const size = url.searchParams.get("size") === "small" ? "small" : "whole";
-  const bytes = /^[0-9a-f]{64}$/.test(sha) ? await readPicture(sha, size) : undefined;
+  const isAddress = /^[0-9a-f]{64}$/.test(sha);
+  const bytes = isAddress ? await readPicture(sha, size) : undefined;
   if (!bytes) {
-    const message = (await isKeptPicture(sha))
-      ? "This picture was kept here, and its file is gone: put the folder pictures of a backup back into the data folder."
-      : "There is no such picture.";
+    const message =
+      isAddress && (await isKeptPicture(sha))
+        ? "This picture was kept here, and its file is gone: put the folder pictures of a backup back into the data folder."
+        : "There is no such picture.";
     return problem(404, [issue("sha", "not-found/picture", message, sha)]);
   }
   return new Response(Buffer.from(bytes), {

@@ -1,3 +1,4 @@
+import { idIn } from "@/core/fields.input";
 import { plainRoute } from "@/server/http/endpoint";
 import { problem } from "@/server/http/problem";
 import { exportJob } from "@/server/services/export-job";
@@ -7,9 +8,8 @@ import { readShopContext } from "@/server/services/shop-context";
 /** A job as a file that another shop can take in. */
 export const GET = plainRoute("GET /api/jobs/{id}/archive", async ({ params }) => {
   const id = params["id"] ?? "";
-  const made = /^[1-9]\d{0,8}$/.test(id)
-    ? await exportJob(Number(id), await readShopContext())
-    : noSuchJob(id);
+  const jobId = idIn(id);
+  const made = jobId === undefined ? noSuchJob(id) : await exportJob(jobId, await readShopContext());
   if (!made.ok) return problem(404, made.issues);
   return new Response(new Uint8Array(made.value), {
     headers: {
