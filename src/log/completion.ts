@@ -32,6 +32,7 @@ export interface KeptReading {
 /** What else the server does for an entry: it is handed in, so that the log knows no server. */
 export interface Services {
   jobExists(jobId: number): Promise<boolean>;
+  ownerExists(ownerId: number): Promise<boolean>;
   /** @returns the size of a picture that lies here, or undefined */
   pictureSize(sha256: string): Promise<{ readonly width: number; readonly height: number } | undefined>;
   keptReading(id: string): Promise<KeptReading | undefined>;

@@ -1,4 +1,5 @@
 import * as yup from "yup";
+import { idNumber } from "@/core/fields.input";
 import { askedSchema } from "@/core/matching/asked.input";
 import { matchAnswerSchema } from "@/core/matching/match-answer.input";
 import {
@@ -22,7 +23,7 @@ export const PART_ROUTES = routes({
   "POST /api/match": {
     about: "What is needed of a part, and what of the price list may be fitted in its place; nothing is kept",
     body: strictObject({
-      jobId: yup.number().label("Job").integer().min(1).nullable().defined(),
+      jobId: idNumber("Job").nullable().defined(),
       asked: askedSchema.required(),
     }).required(),
     answer: matchAnswerSchema,

@@ -1,12 +1,14 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import type { JobView } from "@/core/job/log/view";
 import { seededRandom } from "@/core/seeded-random";
+import { GET as job } from "@/pages/api/jobs/[id]";
 import { toJsonSchema } from "@/server/http/json-schema";
 import { seedDemo } from "@/server/services/seed-demo";
 import { shopContextOn } from "@/server/services/shop-context";
 import { poolsOf, send } from "./fuzz/requests";
 import { Values } from "./fuzz/values";
 import { SERVED, type Served } from "./served";
-import { openShop } from "./shop";
+import { call, draft, openShop, takeInBody } from "./shop";
 
 /** Streams never end, and tries at the access code lock it: both have tests of their own. */
 const LEFT_OUT: ReadonlySet<string> = new Set(["/api/events", "/api/access"]);
@@ -44,12 +46,44 @@ function withAt(value: unknown, [first, ...rest]: Path, put: unknown): unknown {
   return copy;
 }
 
-/** Bodies that a route takes: one a way that its schema knows, so that each kind of entry is among them. */
-function bodiesOf({ declared: { body } }: Served, values: Values): readonly unknown[] {
+/** One request that means well: what stands in its path, and its body. */
+interface Meant {
+  readonly params?: Readonly<Record<string, string>>;
+  readonly body: unknown;
+}
+
+/** What a tool is asked in its worked cases: its input is described by the tool, not by the route. */
+const WORKED = import.meta.glob<{ tool: string; cases: { input: unknown }[] }>("/src/tools/*/*/worked.json", {
+  eager: true,
+  import: "default",
+});
+const askedOfTools = (): readonly Meant[] =>
+  Object.values(WORKED).map(({ tool, cases }) => ({ params: { tool }, body: { input: cases[0]?.input } }));
+
+/** What a demo job was told, told it once more. */
+async function toldJobs(): Promise<readonly Meant[]> {
+  const kinds = new Set<string>();
+  const told: Meant[] = [];
+  for (const id of ["103", "107", "109", "110"]) {
+    const { ledger, seq } = (await call<JobView>(job, { params: { id } })).body;
+    for (const { kind, payload, stage } of ledger) {
+      if (kinds.has(kind)) continue;
+      kinds.add(kind);
+      told.push({ params: { id }, body: { ...draft(seq, kind, payload ?? {}), stage } });
+    }
+  }
+  return told;
+}
+
+/** Bodies that a route takes: one a way that its schema knows, and such as the shop itself would send. */
+async function bodiesOf({ name, declared: { body } }: Served, values: Values): Promise<readonly Meant[]> {
   if (!body) return [];
   const schema = toJsonSchema(body);
   const ways = Array.isArray(schema["oneOf"]) ? schema["oneOf"] : [schema];
-  return ways.map((way) => values.of(way));
+  const drawn = ways.map((way) => ({ body: values.of(way) }));
+  if (name === "POST /api/tools/{tool}") return [...drawn, ...askedOfTools()];
+  if (name === "POST /api/jobs") return [...drawn, { body: takeInBody() }];
+  return name === "POST /api/jobs/{id}/entries" ? [...drawn, ...(await toldJobs())] : drawn;
 }
 
 let close: () => Promise<void>;
@@ -87,10 +121,14 @@ describe("what no field may be brought down by", () => {
         const text = typeof value === "string" ? value : JSON.stringify(value);
         await ask(`${name} in the query`, { query: `?${name}=${encodeURIComponent(text)}` });
       }
-      for (const body of bodiesOf(served, values))
-        for (const place of placesOf(body))
-          await ask(place.join("."), { body: JSON.stringify(withAt(body, place, value)) });
     }
+    for (const { params: own, body } of await bodiesOf(served, values))
+      for (const place of placesOf(body))
+        for (const value of VALUES)
+          await ask(`${JSON.stringify(own ?? {})} ${place.join(".")}`, {
+            params: { ...params, ...own },
+            body: JSON.stringify(withAt(body, place, value)),
+          });
     expect(wrong.slice(0, 5)).toEqual([]);
   });
 });

@@ -222,6 +222,18 @@ describe("keeping an entry", () => {
     ]);
   });
 
+  it("an owner whom nobody knows is refused by name", async () => {
+    const id = await newJob();
+    for (const ownerId of [4711, 2 ** 31, 0]) {
+      const { status, problem } = await post(
+        id,
+        draft(2, "taken-in", { ...takeInBody().takenIn, ownerId }, { stage: "take-in" }),
+      );
+      expect(status).toBe(422);
+      expect(problem.issues[0]?.path).toBe("payload.ownerId");
+    }
+  });
+
   it("the database itself refuses to change a line", async () => {
     const id = Number(await newJob());
     await expect(

@@ -3,6 +3,7 @@ import type { Executor } from "@/server/db/executor";
 import { fileByHash } from "@/server/repositories/files";
 import { jobExists } from "@/server/repositories/jobs";
 import { looseReading } from "@/server/repositories/loose-readings";
+import { ownerById } from "@/server/repositories/owners";
 import { decisionFor } from "./decide-job";
 import { matchFor } from "./match-part";
 import { runTool } from "./run-tool";
@@ -12,6 +13,7 @@ import type { ShopContext } from "./shop-context";
 export function servicesOn(on: Executor, shopContext: ShopContext): Services {
   return {
     jobExists: (jobId) => jobExists(on, jobId),
+    ownerExists: async (ownerId) => (await ownerById(on, ownerId)) !== undefined,
     pictureSize: async (sha256) => {
       const file = await fileByHash(on, sha256);
       return file && { width: file.width, height: file.height };

@@ -1,9 +1,9 @@
 import { fail, issue, ok } from "@/core/result";
 import type { Completion } from "../../completion";
 
-/** The family, the hazards and the earlier job that a machine at the door names must exist. */
+/** The family, the hazards, the owner and the earlier job that a machine at the door names must exist. */
 export const complete: Completion<"taken-in"> = async (payload, { shop, services }) => {
-  const { family, hazards, from } = payload;
+  const { family, hazards, from, ownerId } = payload;
   const { families, hazards: known } = shop.knowledge;
   const hazard = hazards.find((one) => !known.some(({ id }) => id === one));
   if (hazard !== undefined)
@@ -12,6 +12,8 @@ export const complete: Completion<"taken-in"> = async (payload, { shop, services
     return fail(
       issue("payload.from.jobId", "unknown/job", `There is no job ${from.jobId} to begin from.`, from.jobId),
     );
+  if (ownerId !== null && !(await services.ownerExists(ownerId)))
+    return fail(issue("payload.ownerId", "unknown/owner", `There is no owner ${ownerId}.`, ownerId));
   if (!families.some(({ id }) => id === family))
     return fail(issue("payload.family", "unknown/family", `There is no motor family "${family}".`, family));
   return ok({ payload });
