@@ -19,6 +19,8 @@ const shop = await (url
   : openFolder(resolve(values.data), `process ${process.pid} (checking)`)
 ).catch((error: Error) => fail(error.message));
 setDatabase(shop);
+await shop.checked;
+for (const sentence of shop.lackedInJournal()) console.log(`Found in the journal: ${sentence}`);
 const context = await shopContextOn(shop.db);
 const { jobs, lines, wrong, stale } = await checkShop(context);
 for (const sentence of wrong) console.log(sentence);

@@ -7,7 +7,9 @@ import { oneProblem } from "./server/http/problem";
 import { isSession, needsAccess } from "./server/services/access";
 import { endForDamage } from "./server/services/end-for-damage";
 
-const OPEN_PATHS = /^\/(access|api\/access|api\/health|_astro\/.*|favicon\.svg)\/?$/;
+/** What a page says while the database server does not answer. */
+const AWAY = "/away";
+const OPEN_PATHS = /^\/(access|api\/access|api\/health|_astro\/.*|favicon\.svg|away|early-taps\.js)\/?$/;
 
 function refused(status: number, code: string, message: string): Response {
   return oneProblem(status, code, message);
@@ -57,7 +59,11 @@ export const onRequest = defineMiddleware(async (context, next) => {
   } catch (error) {
     console.error(`request ${requestId} ${request.method} ${url.pathname}: ${traceOf(error)}`);
     if (isDamaged(error)) endForDamage();
-    if (!url.pathname.startsWith("/api/")) throw error;
+    const isAway = process.env["DATABASE_URL"] !== undefined && isUnreachable(error);
+    if (!url.pathname.startsWith("/api/")) {
+      if (isAway && url.pathname !== AWAY) return dress(await context.rewrite(AWAY));
+      throw error;
+    }
     if (isDiskFull(error))
       return dress(
         refused(
@@ -66,7 +72,7 @@ export const onRequest = defineMiddleware(async (context, next) => {
           "The disk of the shop's computer is full: what you typed is kept here. Make room, then keep it again.",
         ),
       );
-    if (process.env["DATABASE_URL"] && isUnreachable(error))
+    if (isAway)
       return dress(
         refused(
           503,

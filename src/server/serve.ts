@@ -1,4 +1,5 @@
 import { createServer, type IncomingMessage, type RequestListener, type ServerResponse } from "node:http";
+import type { Duplex } from "node:stream";
 import { COMMON_HEADERS } from "./http/headers";
 
 /**
@@ -30,6 +31,15 @@ function refuse(response: ServerResponse, method: string | undefined): void {
   );
 }
 
+/** What is no request of HTTP gets no further than here, and the same headers. */
+function refuseUnread(error: Error & { readonly code?: string }, socket: Duplex): void {
+  if (error.code === "ECONNRESET" || !socket.writable) return void socket.destroy();
+  const status =
+    error.code === "HPE_HEADER_OVERFLOW" ? "431 Request Header Fields Too Large" : "400 Bad Request";
+  const headers = Object.entries({ ...COMMON_HEADERS, connection: "close", "content-length": "0" });
+  socket.end(`HTTP/1.1 ${status}\r\n${headers.map(([name, value]) => `${name}: ${value}\r\n`).join("")}\r\n`);
+}
+
 async function serve(): Promise<void> {
   process.env["ASTRO_NODE_AUTOSTART"] = "disabled";
   // React makes its pages several times slower while it looks out for mistakes of its programmers.
@@ -45,6 +55,7 @@ async function serve(): Promise<void> {
     if (METHODS.has(request.method ?? "")) handler(request, response);
     else refuse(response, request.method);
   });
+  server.on("clientError", refuseUnread);
   server.once("error", (error) => {
     console.error(`Cannot serve on ${host}:${port}: ${error.message}`);
     process.exit(1);

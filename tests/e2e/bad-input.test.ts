@@ -1,3 +1,4 @@
+import { connect } from "node:net";
 import { expect } from "@playwright/test";
 import { test } from "./demo-shop";
 
@@ -37,6 +38,22 @@ test("bad input is named on the screen, and what was typed stays", async ({ page
   });
   await page.getByRole("button", { name: "Keep", exact: true }).last().click();
   await expect(page.getByRole("alert").first()).toContainText("cannot be kept");
+});
+
+test("what is no request at all gets the same headers as any other", async ({ shop }) => {
+  const { hostname, port } = new URL(shop.address);
+  const told = await new Promise<string>((resolve, reject) => {
+    let text = "";
+    const socket = connect(Number(port), hostname, () => socket.write("GARBAGE\r\n\r\n"));
+    socket.on("data", (piece) => {
+      text += piece.toString();
+    });
+    socket.once("end", () => resolve(text));
+    socket.once("error", reject);
+  });
+  expect(told).toMatch(/^HTTP\/1\.1 400 /);
+  expect(told).toContain("x-content-type-options: nosniff");
+  expect(await (await fetch(`${shop.address}/api/health`)).json()).toMatchObject({ ready: true });
 });
 
 test("bad requests are refused one by one, and the server goes on", async ({ shop }) => {

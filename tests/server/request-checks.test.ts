@@ -41,6 +41,18 @@ describe("requests that are refused before anything reads them", () => {
       { host: "127.0.0.1:4321", origin: "http://127.0.0.1:9999" },
       "origin/foreign",
     ],
+    [
+      "the same name by another protocol",
+      "POST",
+      { host: "127.0.0.1:4321", origin: "https://127.0.0.1:4321" },
+      "origin/foreign",
+    ],
+    [
+      "a page that a proxy of ours took by https",
+      "POST",
+      { host: "127.0.0.1:4321", origin: "https://127.0.0.1:4321", "x-forwarded-proto": "https" },
+      undefined,
+    ],
     ["a sandboxed page", "POST", { host: "127.0.0.1:4321", origin: "null" }, "origin/foreign"],
     [
       "another site without an origin",

@@ -82,14 +82,15 @@ describe("the journal's files", () => {
     const files = new JournalFiles(root, () => undefined);
     files.append([line(1, "2026-11-24"), line(2, "2026-11-25")]);
     files.append([line(3, "2026-11-24")]);
-    await files.writeCopy("2026-11-25", 3, one(line(3, "2026-11-25")));
+    await files.writeCopy("2026-11-25T00:00:00.000Z", 3, 1, one(line(3, "2026-11-25")));
     files.append([line(4, "2026-11-25"), line(5, "2026-11-26")]);
     files.close();
     const again = new JournalFiles(root, () => undefined);
     expect(again.lastNumber()).toBe(5);
     const numbers = (from: number | "copy"): number[] => [...again.linesAfter(from)].map(({ n }) => n);
-    expect(numbers(0)).toEqual([1, 2, 3, 3, 4, 5]);
-    expect(numbers("copy")).toEqual([3, 4, 5]);
+    // The copy begins with how long it is.
+    expect(numbers(0)).toEqual([1, 2, 3, 3, 3, 4, 5]);
+    expect(numbers("copy")).toEqual([3, 3, 4, 5]);
     expect(numbers(3)).toEqual([4, 5]);
     expect(numbers(4)).toEqual([5]);
     again.rewrite((it) => (it.n === 4 ? { ...it, row: { id: "gone" } } : it));

@@ -9,6 +9,27 @@ export interface BackupsProps {
   readonly last: Backup | null;
   readonly isOld: boolean;
   readonly folder: string;
+  /** What the journal was found to lack, the newest last: a moment and a sentence each. */
+  readonly lacked: readonly string[];
+}
+
+/** What the journal was found to lack is said for good: somebody may look for what was lost. */
+function Lacked({ lacked, zone }: { readonly lacked: readonly string[]; readonly zone: string }) {
+  if (lacked.length === 0) return null;
+  return (
+    <div role="status" className="hatched border border-ink p-1.5">
+      <ul className="grid gap-1 bg-paper px-3 py-1.5">
+        {lacked.map((line) => {
+          const [at = "", ...words] = line.split(" ");
+          return (
+            <li key={line}>
+              <span className="text-soft">{formatInstant(at, zone)}</span> {words.join(" ")}
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
 }
 
 /** How old the last good backup is, one made now, and how a shop is put back to one. */
@@ -47,6 +68,7 @@ export function Backups({ backup, zone }: { readonly backup: BackupsProps; reado
         ) : null}
       </div>
       <Problem text={backups.problem} />
+      <Lacked lacked={backup.lacked} zone={zone} />
       <p className="text-soft">
         Made every night and before each upgrade into{" "}
         <span className="break-all font-mono text-sm">{backup.folder}</span>: the newest fourteen stay, and

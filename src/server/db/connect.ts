@@ -41,6 +41,10 @@ export interface OpenDatabase {
   written(): Promise<void>;
   /** Takes an owner out of the database, by `redact`, and out of the journal's older lines. */
   forgetOwner(id: number, redact: () => Promise<void>): Promise<void>;
+  /** Over when the journal was read through and whatever it lacked was mended. */
+  readonly checked: Promise<void>;
+  /** What the journal was ever found to lack, a sentence a line. */
+  lackedInJournal(): readonly string[];
   /** Only where several servers may work on one database. */
   readonly others?: OtherServers;
   close(): Promise<void>;
@@ -50,6 +54,8 @@ export interface OpenDatabase {
 const NO_JOURNAL = {
   written: () => Promise.resolve(),
   forgetOwner: (_: number, redact: () => Promise<void>) => redact(),
+  checked: Promise.resolve(),
+  lackedInJournal: () => [],
 };
 
 const MIGRATIONS = { migrationsFolder: resolve("drizzle") };
@@ -172,12 +178,16 @@ export async function openFolder(
     noteWrites(client, journal);
     const caught = await journal.open(marker.identity);
     if (caught.toDatabase > 0) tell(`${caught.toDatabase} lines of the journal were put back.`);
-    for (const place of caught.damage) tell(`The journal cannot be read at ${place}: that line is left out.`);
+    for (const sentence of caught.lacks) tell(sentence);
     closeToOthers(folder);
     if (isUnfinished(folder)) markFinished(folder, marker);
     const upkeep = new Upkeep(client);
     await upkeep.begin();
+    // A journal of years takes seconds to read: nobody waits for it.
+    const checked = journal.check().then((lacks) => lacks.forEach(tell));
     return {
+      checked,
+      lackedInJournal: () => files.lacked(),
       db: answeringAfter(
         db,
         () => journal.note(),
@@ -190,6 +200,7 @@ export async function openFolder(
       close: async () => {
         await upkeep.end();
         await journal.close();
+        await checked.catch(() => undefined);
         await client.close();
         closeToOthers(folder);
         await lock.release();

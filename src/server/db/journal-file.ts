@@ -14,6 +14,7 @@ import {
 } from "node:fs";
 import { join } from "node:path";
 import { writeSynced } from "./folder";
+import { COPY_HEAD } from "./journal-gaps";
 import { type JournalLine, lineText, readLineText } from "./journal-line";
 import { SyncedFile } from "./synced-file";
 import { lastLine, textLines } from "./text-lines";
@@ -21,12 +22,13 @@ import { lastLine, textLines } from "./text-lines";
 const END = ".ndjson";
 const FORGETTING = "forgetting.json";
 const OWN = "belongs-to.txt";
+const LACKED = "lacked.txt";
 
 /** "~" sorts after ".": a copy stands after the lines of its day, and what follows it after the copy. */
 const isCopy = (name: string): boolean => /~whole-\d+\.ndjson$/.test(name);
 
-/** Lines of one file or several, in order; where one is damaged in the middle, its place is told. */
-type Damaged = (place: string) => void;
+/** Lines of one file or several, in order; where one is damaged in the middle, its place is told and what stands there. */
+type Damaged = (place: string, text: string) => void;
 
 /**
  * The journal beside the database: a file a day, a line for whatever was committed, on the disk before anybody is told.
@@ -76,7 +78,7 @@ export class JournalFiles {
       number += 1;
       const line = readLineText(text);
       if (line) yield line;
-      else damaged(`${name}, line ${number}`);
+      else damaged(`${name}, line ${number}`, text);
     }
   }
 
@@ -96,6 +98,17 @@ export class JournalFiles {
       if (last) return last.n;
     }
     return 0;
+  }
+
+  /**
+   * Number of the line before those that {@link linesAfter} reads from the newest whole copy on; undefined where that copy
+   * does not say how long it is.
+   */
+  numberBefore(): number | undefined {
+    const copy = this.names().findLast(isCopy);
+    if (copy === undefined) return 0;
+    const first = this.firstOf(copy);
+    return first?.table === COPY_HEAD ? first.n : undefined;
   }
 
   /** All lines after a number, or from the newest whole copy on; files that end before it are not opened. */
@@ -151,12 +164,14 @@ export class JournalFiles {
   /**
    * Begins the journal anew with every row of the shop, as they come.
    * @param n the number that the copy is taken at
+   * @param count how many rows there are
    */
-  async writeCopy(day: string, n: number, lines: AsyncIterable<JournalLine>): Promise<void> {
+  async writeCopy(at: string, n: number, count: number, lines: AsyncIterable<JournalLine>): Promise<void> {
     this.close();
     const number = String(n).padStart(12, "0");
-    const file = new SyncedFile(this.path(`${day}~whole-${number}${END}`));
+    const file = new SyncedFile(this.path(`${at.slice(0, 10)}~whole-${number}${END}`));
     try {
+      file.add(lineText({ n, at, table: COPY_HEAD, row: { lines: count } }));
       for await (const line of lines) file.add(lineText(line));
       file.finish();
     } finally {
@@ -182,6 +197,27 @@ export class JournalFiles {
   private holds(name: string, change: (line: JournalLine) => JournalLine): boolean {
     for (const line of this.read(name)) if (change(line) !== line) return true;
     return false;
+  }
+
+  /** Keeps what the journal was found to lack, for whoever looks later. */
+  noteLacks(at: string, sentences: readonly string[]): void {
+    const text = sentences.map((sentence) => `${at} ${sentence}\n`).join("");
+    writeSynced(
+      this.path(LACKED),
+      `${this.lacked()
+        .map((line) => `${line}\n`)
+        .join("")}${text}`,
+    );
+  }
+
+  /** What the journal was found to lack, ever: a sentence a line, each with its moment. */
+  lacked(): readonly string[] {
+    const path = this.path(LACKED);
+    return existsSync(path)
+      ? readFileSync(path, "utf8")
+          .split("\n")
+          .filter((line) => line !== "")
+      : [];
   }
 
   /** Whose journal this is; it takes the first name that it is given. */

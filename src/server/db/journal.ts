@@ -1,5 +1,6 @@
 import type { PGlite, Transaction } from "@electric-sql/pglite";
 import type { JournalFiles } from "./journal-file";
+import { COPY_HEAD, GapWatch } from "./journal-gaps";
 import type { JournalLine } from "./journal-line";
 import { JOURNAL_SQL, JOURNALLED, putBackSql } from "./journal-sql";
 
@@ -16,8 +17,8 @@ export interface Caught {
   readonly toJournal: number;
   /** Lines that the journal had and the database lacked. */
   readonly toDatabase: number;
-  /** Places of the journal that cannot be read. */
-  readonly damage: readonly string[];
+  /** What the journal was found to lack, in sentences. */
+  readonly lacks: readonly string[];
 }
 
 /** A database or a journal that was put here from another shop: nothing of one is ever played into the other. */
@@ -38,6 +39,37 @@ function* lotsOf(lines: Iterable<JournalLine>): Generator<readonly JournalLine[]
     lot.push(line);
   }
   if (lot.length > 0) yield lot;
+}
+
+/** Lines of the check that are read before others are served. */
+const CHECKED_AT_ONCE = 500;
+const MENDED = "The database has it all: the journal was begun anew from it.";
+
+const newestLost = (first: number, last: number): readonly string[] => [
+  `The journal lacked ${first === last ? `line ${first}` : `lines ${first} to ${last}`}, the newest. ${MENDED}`,
+];
+
+/** Lines of the journal as they are read, each seen by the watch. */
+function* watched(
+  files: JournalFiles,
+  from: number | "copy",
+  watch: GapWatch,
+  end: () => void = () => watch.end(),
+): Generator<JournalLine> {
+  for (const line of files.linesAfter(from, (place, text) => watch.unreadable(place, text))) {
+    watch.line(line);
+    if (line.table !== COPY_HEAD) yield line;
+  }
+  end();
+}
+
+async function countRows(tx: Transaction): Promise<number> {
+  let count = 0;
+  for (const [table] of JOURNALLED) {
+    const { rows } = await tx.query<{ count: number }>(`select count(*)::int as count from ${table}`);
+    count += rows[0]?.count ?? 0;
+  }
+  return count;
 }
 
 /** Every row of the shop, parents before what refers to them, a lot of them in memory. */
@@ -64,6 +96,7 @@ export class Journal {
   private sincePrune = 0;
   /** Whether anything may have been written since the outbox was last read. */
   private isOwed = true;
+  private isClosing = false;
 
   constructor(
     private readonly client: PGlite,
@@ -92,21 +125,66 @@ export class Journal {
     const before = this.files.lastNumber();
     const head = await this.head();
     if (before > head) {
-      const damage: string[] = [];
-      const toDatabase = await this.playIn(
-        this.files.linesAfter(head === 0 ? "copy" : head, (place) => damage.push(place)),
-      );
+      const from = head === 0 ? "copy" : head;
+      const watch = new GapWatch(head === 0 ? this.files.numberBefore() : head);
+      const toDatabase = await this.playIn(watched(this.files, from, watch));
       this.written = before;
       await this.finishForgetting(this.files.forgetting());
-      return { toJournal: 0, toDatabase, damage };
+      const lacks = watch.found.length === 0 ? [] : [...watch.found, ...(await this.shortLogs())];
+      this.keepLacks(lacks);
+      return { toJournal: 0, toDatabase, lacks };
     }
     this.written = before;
     const owed = await this.outbox();
     const isWhole = owed.length === head - before;
+    const lacks: string[] = [];
     if (isWhole) await this.flush();
-    else await this.copyWhole();
+    else {
+      if (before > 0 || this.files.names().length > 0) lacks.push(...newestLost(before + 1, head));
+      await this.copyWhole();
+      this.keepLacks(lacks);
+    }
     await this.finishForgetting(this.files.forgetting());
-    return { toJournal: isWhole ? owed.length : head, toDatabase: 0, damage: [] };
+    return { toJournal: isWhole ? owed.length : head, toDatabase: 0, lacks };
+  }
+
+  private keepLacks(lacks: readonly string[]): void {
+    if (lacks.length > 0) this.files.noteLacks(new Date().toISOString(), lacks);
+  }
+
+  /** Logs that miss a line of their own: what was lost, as far as the rest tells. */
+  private async shortLogs(): Promise<readonly string[]> {
+    const { rows } = await this.client.query<{ job: number; most: number; count: number }>(
+      `select job_id as job, max(seq) as most, count(*)::int as count from entries
+       group by job_id having max(seq) <> count(*) order by job_id limit 20`,
+    );
+    return rows.map(({ job, most, count }) => `Job ${job} lacks ${most - count} of its ${most} lines.`);
+  }
+
+  /**
+   * Reads the journal through, from its newest whole copy to the line that was the newest when it was opened, a little at a
+   * time. Where it lacks anything it is begun anew from the database, which has it all.
+   * @returns what it lacked
+   */
+  async check(): Promise<readonly string[]> {
+    const upTo = this.written;
+    const begin = this.files.numberBefore();
+    const watch = new GapWatch(begin);
+    let lines = 0;
+    for (const line of watched(this.files, "copy", watch, () => watch.end(upTo))) {
+      if (this.isClosing) return [];
+      if (line.n > upTo) {
+        watch.end(upTo);
+        break;
+      }
+      lines += 1;
+      if (lines % CHECKED_AT_ONCE === 0) await new Promise((resolve) => setImmediate(resolve));
+    }
+    if (watch.found.length === 0 && begin !== undefined) return [];
+    const lacks = watch.found.map((sentence) => `${sentence} ${MENDED}`);
+    await this.alone(() => this.copyWhole());
+    this.keepLacks(lacks);
+    return lacks;
   }
 
   private async head(): Promise<number> {
@@ -139,6 +217,15 @@ export class Journal {
     return this.waiting;
   }
 
+  /** Does something to the files while nothing is written to them. */
+  private async alone(work: () => Promise<void>): Promise<void> {
+    while (this.waiting) await this.waiting.catch(() => undefined);
+    this.waiting = work().finally(() => {
+      this.waiting = undefined;
+    });
+    return this.waiting;
+  }
+
   private async write(): Promise<void> {
     if (!this.isOwed) return;
     this.isOwed = false;
@@ -166,7 +253,7 @@ export class Journal {
     this.written = await this.client.transaction(async (tx) => {
       const { rows } = await tx.query<{ n: string }>("select n::text from journal_head");
       const n = Number(rows[0]?.n ?? 0);
-      await this.files.writeCopy(at.slice(0, 10), n, everyRow(tx, n, at));
+      await this.files.writeCopy(at, n, await countRows(tx), everyRow(tx, n, at));
       return n;
     });
   }
@@ -245,6 +332,7 @@ export class Journal {
   }
 
   async close(): Promise<void> {
+    this.isClosing = true;
     await this.flush();
     this.files.close();
   }

@@ -27,16 +27,15 @@ export function originRefusal(
   if (SAFE_METHODS.has(request.method)) return undefined;
   const site = request.headers.get("sec-fetch-site");
   const origin = request.headers.get("origin");
+  // A proxy that the configuration names may have taken the request by https; of others this header is not let through.
+  const protocol = request.headers.get("x-forwarded-proto") ?? new URL(request.url).protocol.slice(0, -1);
   const isForeign =
-    (site !== null && !OWN_SITE.has(site)) || (origin !== null && originHost(origin) !== host);
+    (site !== null && !OWN_SITE.has(site)) ||
+    (origin !== null && (!URL.canParse(origin) || new URL(origin).origin !== `${protocol}://${host}`));
   if (isForeign)
     return {
       code: "origin/foreign",
       message: `Writes are taken from this shop's own pages only, not from "${origin ?? site}".`,
     };
   return undefined;
-}
-
-function originHost(origin: string): string | undefined {
-  return URL.canParse(origin) ? new URL(origin).host : undefined;
 }

@@ -1,6 +1,7 @@
 import { createEvents, type EventAttributes } from "ics";
 import type { JobView } from "@/core/job/log/view";
 import type { Promised } from "@/core/job/reassembly/reassembly";
+import { foldedByOctets } from "./calendar-lines";
 import { wholeDay } from "./whole-day";
 
 interface Whose {
@@ -44,5 +45,5 @@ export function jobCalendar(job: JobView, whose: Whose): string | undefined {
   if (events.length === 0) return undefined;
   const { value, error } = createEvents(events, { calName: whose.shopName });
   if (error || !value) throw error ?? new Error("the calendar came out empty");
-  return value;
+  return foldedByOctets(value);
 }

@@ -1,6 +1,7 @@
 import { createEvents, type EventAttributes } from "ics";
 import type { Standing } from "@/core/job/standing";
 import { type Cursor, standingPage } from "@/server/repositories/job-facts";
+import { foldedByOctets } from "./calendar-lines";
 import { factsBasis } from "./job-facts";
 import type { ShopContext } from "./shop-context";
 import { wholeDay } from "./whole-day";
@@ -51,5 +52,5 @@ export async function shopCalendar(shopContext: ShopContext): Promise<string> {
   }
   const { value, error } = createEvents(events, { calName: shopContext.settings.value.shopName });
   if (error || typeof value !== "string") throw error ?? new Error("the calendar came out empty");
-  return value;
+  return foldedByOctets(value);
 }

@@ -13,12 +13,13 @@ import { readyFacts, renewFacts } from "./rebuild-facts";
 import { lastOpening, seedDemo } from "./seed-demo";
 import { readShopContext, shopContextOn } from "./shop-context";
 
-export interface StartedShop {
+/** How the shop stands that this process serves. */
+export interface ShopHealth {
   readonly engine: string;
   readonly jobs: number;
 }
 
-let started: Promise<StartedShop> | undefined;
+let started: Promise<OpenDatabase> | undefined;
 
 function anchorDate(): Date {
   const given = process.env["GOOD_SPINDLE_ANCHOR"];
@@ -43,9 +44,9 @@ export async function bringToLife(db: Executor, folder: string): Promise<void> {
   await doubtPlugs(folder, shopContext, new Date().toISOString());
 }
 
-async function start(): Promise<StartedShop> {
+async function start(): Promise<OpenDatabase> {
   const database = await openOrEnd();
-  const { db, engine } = database;
+  const { db } = database;
   hearOthers(database);
   if (needsAccess()) accessCode();
   const shopContext = await shopContextOn(db);
@@ -60,11 +61,18 @@ async function start(): Promise<StartedShop> {
       `Some jobs were not worked out anew, the next start goes on with them (${error instanceof Error ? error.name : "error"}).`,
     ),
   );
-  return { engine, jobs: await countJobs(db) };
+  return database;
 }
 
 /** Opens, migrates and, on request, seeds; once in the life of the process. */
-export function startShop(): Promise<StartedShop> {
+export function startShop(): Promise<unknown> {
   started ??= start();
   return started;
+}
+
+/** Asked of the database each time: one that went down since is not ready. */
+export async function shopHealth(): Promise<ShopHealth> {
+  await startShop();
+  const { db, engine } = await shopDatabase();
+  return { engine, jobs: await countJobs(db) };
 }

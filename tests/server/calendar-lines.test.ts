@@ -1,0 +1,18 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { foldedByOctets } from "@/server/services/calendar-lines";
+
+const text = fc.stringMatching(/^[a-zà-ÿ€😀 ]*$/u, { size: "large" });
+
+describe("lines of a calendar", () => {
+  it("are at most 75 octets long, and unfolded they are what was written", () => {
+    fc.assert(
+      fc.property(fc.array(text, { minLength: 1 }), (lines) => {
+        const written = lines.join("\r\n");
+        const folded = foldedByOctets(written);
+        for (const line of folded.split("\r\n")) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
+        expect(folded.replaceAll("\r\n ", "")).toBe(written.replaceAll("\r\n ", ""));
+      }),
+    );
+  });
+});
