@@ -48,7 +48,7 @@ function askedOf({ family, need }: Wanted) {
     const spec = family.attributes[attribute];
     return spec === undefined || value === undefined || value === 0
       ? []
-      : [{ attribute, of: typeof value === "string" ? value : formatValue(spec, value) }];
+      : [{ attribute, of: spec.choices ? String(value) : formatValue(spec, value) }];
   });
   return { jobId: null, asked: { family: family.id, marking: "", typed, settled: [], schools: [] } };
 }

@@ -78,3 +78,27 @@ test("the plug is known after a reload, and not any more once another tab wrote 
   await expect(page.getByTestId("ledger")).toContainText("seen from the other tab");
   await expect(badge).not.toHaveText(known);
 });
+
+test("a button that is pressed before its page has woken up is pressed once it has, and once only", async ({
+  page,
+  shop,
+}) => {
+  let wake = (): void => undefined;
+  const awake = new Promise<void>((resolve) => {
+    wake = resolve;
+  });
+  await page.route(/_astro\/ShelfScreen.*\.js/, async (route) => {
+    await awake;
+    await route.continue();
+  });
+  await page.goto(`${shop.address}/shelf`, { waitUntil: "domcontentloaded" });
+  const part = page.getByRole("button", { name: /Run capacitor 20 μF ±5 % 450 V, class B, S0 Drawer B1/ });
+  await part.click();
+  await part.click();
+  const told = page.getByRole("list", { name: "What came and went" });
+  await expect(told).toHaveCount(0);
+  wake();
+  await expect(told).toBeVisible();
+  await part.click();
+  await expect(told).toHaveCount(0);
+});

@@ -13,21 +13,21 @@ export interface BackupsProps {
   readonly lacked: readonly string[];
 }
 
+const INSTANT = /\d{4}-\d\d-\d\dT[\d:.]+Z/g;
+
 /** What the journal was found to lack is said for good: somebody may look for what was lost. */
 function Lacked({ lacked, zone }: { readonly lacked: readonly string[]; readonly zone: string }) {
   if (lacked.length === 0) return null;
   return (
     <div role="status" className="hatched border border-ink p-1.5">
-      <ul className="grid gap-1 bg-paper px-3 py-1.5">
-        {lacked.map((line) => {
-          const [at = "", ...words] = line.split(" ");
-          return (
-            <li key={line}>
-              <span className="text-soft">{formatInstant(at, zone)}</span> {words.join(" ")}
-            </li>
-          );
-        })}
-      </ul>
+      <div className="bg-paper px-3 py-1.5">
+        <p className="font-semibold">The journal is this shop's second record, line by line.</p>
+        <ul className="mt-1 grid gap-1">
+          {lacked.map((line) => (
+            <li key={line}>{line.replace(INSTANT, (at) => formatInstant(at, zone))}</li>
+          ))}
+        </ul>
+      </div>
     </div>
   );
 }
