@@ -167,20 +167,16 @@ export function ShelfPart({ part, currency, zone, onMoved }: ShelfPartProps) {
   const [problem, setProblem] = useState<string | undefined>(undefined);
   const isUnderWay = useRef(false);
   const { id, said, unstated, donor } = part;
-  const send = async (moveId: string, count: number, reason: StockMove["reason"]): Promise<boolean> => {
-    const body = { id: moveId, count, reason, by: benchName() };
-    const answer = await request("POST /api/shelf/{id}/moves", { params: { id }, body });
-    setProblem(answer.ok ? undefined : answer.issues.map(({ message }) => message).join(" "));
-    await onMoved();
-    return answer.ok;
-  };
-  /** A second tap before the first is answered is none. */
+  /** A second tap before the first is answered is none; once it is answered the next one counts. */
   const post = async (moveId: string, count: number, reason: StockMove["reason"]): Promise<boolean> => {
     if (isUnderWay.current) return false;
     isUnderWay.current = true;
-    return send(moveId, count, reason).finally(() => {
-      isUnderWay.current = false;
-    });
+    const body = { id: moveId, count, reason, by: benchName() };
+    const answer = await request("POST /api/shelf/{id}/moves", { params: { id }, body });
+    isUnderWay.current = false;
+    setProblem(answer.ok ? undefined : answer.issues.map(({ message }) => message).join(" "));
+    await onMoved();
+    return answer.ok;
   };
   return (
     <div className="bg-sheet px-4 py-3">

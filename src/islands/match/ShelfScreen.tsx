@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { folded } from "@/core/job/folded";
 import type { ShelfLine } from "@/core/matching/shelf.input";
 import { formatMoney } from "@/core/quantity/format";
@@ -90,9 +90,13 @@ export function ShelfScreen({ parts: fromPage, currency, zone }: ShelfProps) {
   const [parts, setParts] = useState(fromPage);
   const [find, setFind] = useState("");
   const [openId, setOpenId] = useState<string | undefined>(undefined);
+  const asked = useRef(0);
+  /** Of several answers on their way the one that was asked for last counts. */
   const reload = async (): Promise<void> => {
+    asked.current += 1;
+    const own = asked.current;
     const answer = await request("GET /api/shelf");
-    if (answer.ok) setParts(answer.value.parts);
+    if (answer.ok && own === asked.current) setParts(answer.value.parts);
   };
   const words = folded(find).split(/\s+/).filter(Boolean);
   const shown = parts.filter((part) => words.every((word) => wordsOf(part).includes(word)));
