@@ -21,7 +21,15 @@ const serverWorkers: AstroIntegration = {
   name: "server-workers",
   hooks: {
     "astro:build:done": async () => {
-      const bundle = { bundle: true, platform: "node", format: "esm", logLevel: "warning" } as const;
+      // Packages that are no modules of ECMAScript yet cannot be bundled into one: they are found where they are installed.
+      const external = ["yauzl", "yazl"];
+      const bundle = {
+        bundle: true,
+        platform: "node",
+        format: "esm",
+        logLevel: "warning",
+        external,
+      } as const;
       for (const [thread, entry] of Object.entries(THREADS))
         await build({
           ...bundle,

@@ -1,5 +1,5 @@
 // A page that has only just come cannot answer yet: on a slow tablet that takes a second. A button that is pressed in that
-// moment is pressed once the page has woken up, if it still says the same; otherwise the hand would have been overheard.
+// moment is pressed once the page has woken up, if it still says the same: without this the tap would be lost.
 (() => {
   const STALE_MS = 10_000;
   let early;

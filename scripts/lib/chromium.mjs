@@ -22,13 +22,14 @@ export function ensureChromium() {
       env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" },
     });
   const mayInstall = process.getuid?.() === 0 && existsSync("/usr/bin/apt-get");
+  let said = "";
   if (mayInstall) {
     console.log("Installing Chromium (a minute, once) …");
     apt("update");
-    apt("install", "-y", "--no-install-recommends", PACKAGE);
+    said = apt("install", "-y", "--no-install-recommends", PACKAGE).stderr;
   }
   if (existsSync(chromiumPath())) return;
   fail(
-    `The end-to-end tests need Chromium at ${wanted}: install the Debian package "${PACKAGE}" (sudo apt-get install ${PACKAGE}), or set CHROMIUM_PATH.`,
+    `${said}The end-to-end tests need Chromium at ${wanted}: install the Debian package "${PACKAGE}" (sudo apt-get install ${PACKAGE}), or set CHROMIUM_PATH.`,
   );
 }

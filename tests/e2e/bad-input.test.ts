@@ -56,6 +56,20 @@ test("what is no request at all gets the same headers as any other", async ({ sh
   expect(await (await fetch(`${shop.address}/api/health`)).json()).toMatchObject({ ready: true });
 });
 
+test("a file of a job is read on the server's own thread for it: one that is here already, and one that is none", async ({
+  shop,
+}) => {
+  const file = await (await fetch(`${shop.address}/api/jobs/110/archive`)).arrayBuffer();
+  const post = (body: ArrayBuffer | string) =>
+    fetch(`${shop.address}/api/jobs/import?by=bench`, { method: "POST", body });
+  const here = await post(file);
+  expect(here.status).toBe(409);
+  expect(await here.text()).toContain("it is job 110");
+  const none = await post("no job at all");
+  expect(none.status).toBe(422);
+  expect(await none.text()).toContain("choose one that ends in .job.zip");
+});
+
 test("bad requests are refused one by one, and the server goes on", async ({ shop }) => {
   const send = (path: string, init: RequestInit) => fetch(`${shop.address}${path}`, init);
   const json = { "content-type": "application/json" };

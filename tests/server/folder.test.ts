@@ -62,13 +62,14 @@ describe("the folder", () => {
     [
       "a letter",
       { "letter.txt": "Dear Tansy" },
-      /not empty \(letter\.txt\).*nothing was changed\. Start with/,
+      /not empty \(letter\.txt\).*nothing was changed\. To begin a new shop/,
     ],
     [
       "backups and pictures",
       { "backups/shop-2026-11-01.zip": "x", "backups/shop-2026-11-02.zip": "x", "pictures/ab/x.jpg": "x" },
       /not empty \(backups, pictures\).*npm run restore -- \S+shop-2026-11-02\.zip --data NEW-FOLDER/,
     ],
+    ["a mark and a backup", { "first-start-unfinished": "", "backups/a.zip": "x" }, /not empty \(backups\)/],
   ])("that holds only %s is never set up as new", async (_, files, why) => {
     for (const name of ["postgres", "journal", "folder.json"])
       rmSync(join(at.folder, name), { recursive: true, force: true });

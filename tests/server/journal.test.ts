@@ -174,6 +174,20 @@ describe("a journal that lacks something", () => {
     await shop.close();
   });
 
+  it("could not be told of a copy that does not say how long it is: the next start makes it anew", async () => {
+    const id = await someLines();
+    rmSync(join(at.folder, "journal"), { recursive: true });
+    await (await open()).close();
+    harmed((lines) => lines.slice(1));
+    const shop = await open();
+    await shop.checked;
+    expect(at.told.join(" ")).not.toMatch(/lack|cannot be read/);
+    const copy = readFileSync(join(at.folder, "journal", dayFiles()[0] ?? ""), "utf8").split("\n");
+    expect(copy[0]).toContain('"table":"whole-copy"');
+    expect(await entriesOf(shop.db, id)).toHaveLength(5);
+    await shop.close();
+  });
+
   it("is found in a whole copy too", async () => {
     await someLines();
     rmSync(join(at.folder, "journal"), { recursive: true });

@@ -1,4 +1,4 @@
-import { createHash } from "node:crypto";
+import { createHash, type Hash } from "node:crypto";
 import { buffer } from "node:stream/consumers";
 import { type Entry, fromBufferPromise } from "yauzl";
 import { ZipFile } from "yazl";
@@ -90,6 +90,14 @@ function mostOf({ fileName, compressedSize }: Entry): number | undefined {
   return PICTURE.test(fileName) ? Math.min(MOST_PICTURE, MOST_UNPACKED * compressedSize + SMALL) : undefined;
 }
 
+/** A stream, each piece of it counted in on its way. */
+async function* hashed(from: AsyncIterable<Buffer>, hash: Hash): AsyncGenerator<Buffer> {
+  for await (const piece of from) {
+    hash.update(piece);
+    yield piece;
+  }
+}
+
 /** Every member; undefined where a name is none of ours. @throws where one unpacks to more than it may */
 async function membersOf(bytes: Uint8Array): Promise<Members | undefined> {
   const zip = await fromBufferPromise(Buffer.from(bytes), { lazyEntries: true });
@@ -103,9 +111,8 @@ async function membersOf(bytes: Uint8Array): Promise<Members | undefined> {
       const most = mostOf(entry);
       if (most === undefined || sums.has(fileName) || sums.size === MOST_MEMBERS) return undefined;
       if (uncompressedSize > most) throw new OutOfBounds(`${fileName} of ${uncompressedSize} bytes`);
-      const stream = await zip.openReadStreamPromise(entry);
       const hash = createHash("sha256");
-      stream.on("data", (piece: Buffer) => hash.update(piece));
+      const stream = hashed(await zip.openReadStreamPromise(entry), hash);
       if (fileName === LINES)
         for await (const line of boundedLines(stream, { mostLines: MOST_LINES, longest: LONGEST_LINE }))
           lines.push(line);

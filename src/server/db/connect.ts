@@ -184,7 +184,13 @@ export async function openFolder(
     const upkeep = new Upkeep(client);
     await upkeep.begin();
     // A journal of years takes seconds to read: nobody waits for it.
-    const checked = journal.check().then((lacks) => lacks.forEach(tell));
+    const checked = journal.check().then(
+      (lacks) => lacks.forEach(tell),
+      (error: unknown) =>
+        tell(
+          `The journal could not be read through (${error instanceof Error ? error.name : "error"}): the next start tries again.`,
+        ),
+    );
     return {
       checked,
       lackedInJournal: () => files.lacked(),
@@ -200,7 +206,7 @@ export async function openFolder(
       close: async () => {
         await upkeep.end();
         await journal.close();
-        await checked.catch(() => undefined);
+        await checked;
         await client.close();
         closeToOthers(folder);
         await lock.release();

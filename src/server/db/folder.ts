@@ -141,11 +141,11 @@ export function prepareFolder(folder: string): void {
 }
 
 /** What a start puts into a folder before there is a shop in it, and what file systems put there. */
-const OF_A_START = /^(in-use.*|postgres|access-code|lost\+found|\..*)$/;
+const OF_A_START = /^(in-use.*|.*-unfinished.*|postgres|journal|access-code|lost\+found|\..*)$/;
 
+/** What else lies in a folder whose journal has no line. */
 function foreignIn(folder: string): readonly string[] {
-  const isBare = (name: string): boolean =>
-    ["journal", "pictures"].includes(name) && isEmpty(join(folder, name));
+  const isBare = (name: string): boolean => name === "pictures" && isEmpty(join(folder, name));
   return readdirSync(folder).filter((name) => !OF_A_START.test(name) && !isBare(name));
 }
 
@@ -163,10 +163,10 @@ export function notEmpty(folder: string, found: readonly string[]): FolderTroubl
   const back =
     newest === undefined
       ? ""
-      : ` Put the shop of its newest backup into a new folder: npm run restore -- ${join(backups, newest)} --data NEW-FOLDER. Or`;
+      : ` Its newest backup is put into a new folder by: npm run restore -- ${join(backups, newest)} --data NEW-FOLDER.`;
   return new FolderTrouble(
     EXIT.notEmpty,
-    `${folder} holds no shop, but it is not empty (${named}): no new shop is set up in it, and nothing was changed.${back === "" ? " S" : `${back} s`}tart with another folder: --data DIR.`,
+    `${folder} holds no shop, but it is not empty (${named}): no new shop is set up in it, and nothing was changed.${back} To begin a new shop start with another folder: --data DIR.`,
   );
 }
 
@@ -185,12 +185,12 @@ export function inspectFolder(folder: string): FolderState {
   const isMarked = existsSync(join(folder, MARKER));
   const isCutShort =
     (!isMarked && existsSync(join(folder, UNFINISHED))) || existsSync(join(folder, REBUILDING));
-  if (isCutShort) setUnfinishedAside(folder, postgres);
-  if (isEmpty(postgres)) {
-    if (isMarked || hasLines(join(folder, "journal")))
-      return { kind: "damaged", missing: ["the whole database"] };
-    const found = isCutShort ? [] : foreignIn(folder);
-    return found.length === 0 ? { kind: "new" } : { kind: "foreign", found };
+  const hasHistory = isMarked || hasLines(join(folder, "journal"));
+  if (isCutShort || isEmpty(postgres)) {
+    const found = hasHistory ? [] : foreignIn(folder);
+    if (found.length > 0) return { kind: "foreign", found };
+    if (isCutShort) setUnfinishedAside(folder, postgres);
+    return hasHistory ? { kind: "damaged", missing: ["the whole database"] } : { kind: "new" };
   }
   const missing = NEEDED.filter((name) => !existsSync(join(postgres, name)));
   return missing.length > 0 ? { kind: "damaged", missing } : { kind: "whole", isMarked };

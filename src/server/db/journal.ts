@@ -50,17 +50,11 @@ const newestLost = (first: number, last: number): readonly string[] => [
 ];
 
 /** Lines of the journal as they are read, each seen by the watch. */
-function* watched(
-  files: JournalFiles,
-  from: number | "copy",
-  watch: GapWatch,
-  end: () => void = () => watch.end(),
-): Generator<JournalLine> {
+function* watched(files: JournalFiles, from: number | "copy", watch: GapWatch): Generator<JournalLine> {
   for (const line of files.linesAfter(from, (place, text) => watch.unreadable(place, text))) {
     watch.line(line);
     if (line.table !== COPY_HEAD) yield line;
   }
-  end();
 }
 
 async function countRows(tx: Transaction): Promise<number> {
@@ -128,6 +122,7 @@ export class Journal {
       const from = head === 0 ? "copy" : head;
       const watch = new GapWatch(head === 0 ? this.files.numberBefore() : head);
       const toDatabase = await this.playIn(watched(this.files, from, watch));
+      watch.end();
       this.written = before;
       await this.finishForgetting(this.files.forgetting());
       const lacks = watch.found.length === 0 ? [] : [...watch.found, ...(await this.shortLogs())];
@@ -138,7 +133,10 @@ export class Journal {
     const owed = await this.outbox();
     const isWhole = owed.length === head - before;
     const lacks: string[] = [];
-    if (isWhole) await this.flush();
+    // A copy of before, which does not say how long it is, is made anew before anybody is served.
+    const isCounted = this.files.numberBefore() !== undefined;
+    if (isWhole && isCounted) await this.flush();
+    else if (isWhole) await this.copyWhole();
     else {
       if (before > 0 || this.files.names().length > 0) lacks.push(...newestLost(before + 1, head));
       await this.copyWhole();
@@ -168,19 +166,16 @@ export class Journal {
    */
   async check(): Promise<readonly string[]> {
     const upTo = this.written;
-    const begin = this.files.numberBefore();
-    const watch = new GapWatch(begin);
+    const watch = new GapWatch(this.files.numberBefore());
     let lines = 0;
-    for (const line of watched(this.files, "copy", watch, () => watch.end(upTo))) {
+    for (const line of watched(this.files, "copy", watch)) {
       if (this.isClosing) return [];
-      if (line.n > upTo) {
-        watch.end(upTo);
-        break;
-      }
+      if (line.n > upTo) break;
       lines += 1;
       if (lines % CHECKED_AT_ONCE === 0) await new Promise((resolve) => setImmediate(resolve));
     }
-    if (watch.found.length === 0 && begin !== undefined) return [];
+    watch.end(upTo);
+    if (watch.found.length === 0) return [];
     const lacks = watch.found.map((sentence) => `${sentence} ${MENDED}`);
     await this.alone(() => this.copyWhole());
     this.keepLacks(lacks);
