@@ -204,7 +204,7 @@ module.exports = {
     allow(
       "^src/server/services/",
       core(""),
-      "^src/server/(db|repositories|queries|services|backup)/",
+      "^src/server/(db|repositories|queries|services|backup|threads)/",
       "^src/knowledge/",
       "^src/demo/",
       "^src/(tools|parts)/registry\\.ts$",
@@ -216,13 +216,14 @@ module.exports = {
     allow(
       "^src/server/backup/",
       core("result\\.ts$", "validate\\.ts$", "job/log/entry\\.ts$"),
-      "^src/server/(db|backup)/",
+      "^src/server/(db|backup|threads)/",
       "^src/log/",
       "^src/workers/answer-all\\.ts$",
       YUP,
       external("drizzle-orm", "yazl", "yauzl"),
       "^(node:)?[a-z_/]+$",
     ),
+    allow("^src/server/threads/", "^src/server/threads/", "^(node:)?[a-z_/]+$"),
     allow("^src/server/serve\\.ts$", "^src/server/http/headers\\.ts$", "^(node:)?[a-z_/]+$"),
     // Types of what goes over the wire; the schemas stay with http.
     {

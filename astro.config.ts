@@ -14,6 +14,8 @@ const THREADS = {
   isolation: "src/workers/isolation.server.ts",
   tools: "src/workers/tools.server.ts",
   "job-files": "src/server/backup/job-file.thread.ts",
+  archives: "src/server/backup/archive.thread.ts",
+  facts: "src/server/services/facts.thread.ts",
 } as const;
 
 /** The server's front door and its threads, bundled beside it: Vite bundles workers for the browser only. */

@@ -5,6 +5,7 @@ import { PGlite } from "@electric-sql/pglite";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { JournalFiles } from "@/server/db/journal-file";
+import { lineText } from "@/server/db/journal-line";
 import { SYNCED_START, SyncedFolder } from "@/server/db/synced-folder";
 import { lastLine, textLines } from "@/server/db/text-lines";
 import { Upkeep } from "@/server/db/upkeep";
@@ -82,7 +83,7 @@ describe("the journal's files", () => {
     const files = new JournalFiles(root, () => undefined);
     files.append([line(1, "2026-11-24"), line(2, "2026-11-25")]);
     files.append([line(3, "2026-11-24")]);
-    await files.writeCopy("2026-11-25T00:00:00.000Z", 3, 1, one(line(3, "2026-11-25")));
+    await files.writeCopy("2026-11-25T00:00:00.000Z", 3, 1, one(lineText(line(3, "2026-11-25"))));
     files.append([line(4, "2026-11-25"), line(5, "2026-11-26")]);
     files.close();
     const again = new JournalFiles(root, () => undefined);

@@ -1,56 +1,23 @@
-import { createHash } from "node:crypto";
-import { createWriteStream } from "node:fs";
-import { Readable } from "node:stream";
-import { pipeline } from "node:stream/promises";
 import { sql } from "drizzle-orm";
-import { ZipFile } from "yazl";
-import { canonicalJson } from "@/server/db/content-hash";
 import type { Executor } from "@/server/db/executor";
-import { type PictureSize, type Pictures, pictureName } from "@/server/db/pictures";
+import type { Pictures } from "@/server/db/pictures";
+import { type Manifest, TABLES, type Table } from "./archive-format";
+import type { ArchiveStep, StepDone } from "./archive-steps";
+import { type ArchiveHand, archiveHand } from "./archive-thread";
+import { Turns } from "./turns";
 
-export const FORMAT = "good-spindle-archive";
-export const FORMAT_VERSION = 2;
-/** Members in the order in which they can be put back: parents before what refers to them. */
-export const TABLES = [
-  "settings",
-  "owners",
-  "files",
-  "jobs",
-  "loose_readings",
-  "shelf_parts",
-  "stock_moves",
-  "entries",
-] as const;
-export type Table = (typeof TABLES)[number];
-export type Row = Readonly<Record<string, unknown>>;
-
-export interface Manifest {
-  readonly format: string;
-  readonly version: number;
-  readonly counts: Readonly<Record<string, number>>;
-  /** SHA-256 of each member, by name. */
-  readonly members: Readonly<Record<string, string>>;
-}
-
-export const memberOf = (table: Table): string => `${table.replaceAll("_", "-")}.ndjson`;
-export const PICTURES = /^pictures\/([0-9a-f]{2})\/([0-9a-f]{64}(?:\.small)?\.jpg)$/;
-
-/** A fixed moment: the same shop gives the same bytes whenever it is exported. */
-const MADE_AT = new Date("2000-01-01T00:00:00Z");
-const MODE = 0o100600;
-const BATCH = 1000;
-
-async function rowsOf(on: Executor, query: ReturnType<typeof sql>): Promise<readonly Row[]> {
-  const { rows } = (await on.execute(query)) as unknown as {
-    readonly rows: readonly { readonly row: Row }[];
-  };
-  return rows.map(({ row }) => row);
+/** Rows of a table as the database writes them, a line each: their keys always stand in the same order. */
+interface Lines {
+  readonly count: number;
+  readonly text: string;
 }
 
 /** What the shop was at one moment: small tables whole, and how far each log went. */
 interface Cut {
-  readonly small: ReadonlyMap<Table, readonly Row[]>;
-  readonly lastSeq: ReadonlyMap<number, number>;
+  readonly small: ReadonlyMap<Table, Lines>;
+  readonly pictures: readonly string[];
+  /** Jobs in order, each with its last line. */
+  readonly logs: readonly (readonly [job: number, last: number])[];
 }
 
 /** Order of each small table. */
@@ -64,110 +31,136 @@ const ORDER: Readonly<Record<Exclude<Table, "entries">, string>> = {
   stock_moves: "id",
 };
 
-async function hasTable(on: Executor, table: string): Promise<boolean> {
-  const found = await rowsOf(on, sql`select to_jsonb(t) as row from pg_tables t where tablename = ${table}`);
-  return found.length > 0;
+async function one<T>(on: Executor, query: ReturnType<typeof sql>): Promise<T | undefined> {
+  const { rows } = (await on.execute(query)) as unknown as { readonly rows: readonly T[] };
+  return rows[0];
 }
+
+async function hasTable(on: Executor, table: string): Promise<boolean> {
+  return (await one(on, sql`select 1 as here from pg_tables where tablename = ${table}`)) !== undefined;
+}
+
+const NO_LINES: Lines = { count: 0, text: "" };
 
 async function cutOf(db: Executor): Promise<Cut> {
   return db.transaction(
     async (tx) => {
       await tx.execute(sql`set local time zone 'UTC'`);
-      const small = new Map<Table, readonly Row[]>();
+      const small = new Map<Table, Lines>();
       // Before an upgrade the database is an older one: a table that came later has nothing to tell yet.
       for (const [table, order] of Object.entries(ORDER))
-        if (await hasTable(tx, table))
-          small.set(
-            table as Table,
-            await rowsOf(tx, sql.raw(`select to_jsonb(t) as row from ${table} t order by ${order}`)),
+        if (await hasTable(tx, table)) {
+          const lines = await one<Lines>(
+            tx,
+            sql.raw(`select count(*)::int as count,
+              coalesce(string_agg(row_to_json(t)::text, E'\\n' order by ${order}), '') as text from ${table} t`),
           );
-      const logs = await rowsOf(
+          small.set(table as Table, lines ?? NO_LINES);
+        }
+      const files = small.has("files")
+        ? await one<{ readonly hashes: readonly string[] }>(
+            tx,
+            sql`select coalesce(json_agg(sha256 order by sha256), '[]') as hashes from files`,
+          )
+        : undefined;
+      const ends = await one<{ readonly logs: Cut["logs"] }>(
         tx,
-        sql`select jsonb_build_object('job', job_id, 'last', max(seq)) as row from entries group by job_id`,
+        sql`select coalesce(json_agg(json_build_array(job_id, last) order by job_id), '[]') as logs
+            from (select job_id, max(seq) as last from entries group by job_id) of_job`,
       );
-      return { small, lastSeq: new Map(logs.map(({ job, last }) => [Number(job), Number(last)])) };
+      return { small, pictures: files?.hashes ?? [], logs: ends?.logs ?? [] };
     },
     { isolationLevel: "repeatable read", accessMode: "read only" },
   );
 }
 
-interface KeptLine {
-  readonly job: number;
-  readonly seq: number;
-  /** As the database writes it: its keys always stand in the same order. */
-  readonly text: string;
-}
+const listOf = (numbers: readonly number[]): string => `{${numbers.join(",")}}`;
 
 /**
- * Lines of every log up to the cut, a batch at a time: the log is only added to, so no transaction is held meanwhile, and
- * between two batches whoever waits for the database is served.
+ * Lines of every log up to the cut, some jobs at a time: the log is only added to, so no transaction is held meanwhile,
+ * and between two turns whoever waits for the database is served.
  */
-async function* entriesUpTo(db: Executor, { lastSeq }: Cut): AsyncGenerator<readonly string[]> {
-  let [job, seq] = [0, 0];
-  for (;;) {
-    const batch = await db.transaction(async (tx) => {
-      await tx.execute(sql`set local time zone 'UTC'`);
-      const { rows } = (await tx.execute(
-        sql`select job_id as job, seq, to_jsonb(e)::text as text from entries e
-            where (job_id, seq) > (${job}, ${seq}) order by job_id, seq limit ${BATCH}`,
-      )) as unknown as { readonly rows: readonly KeptLine[] };
-      return rows;
-    });
-    const last = batch.at(-1);
-    if (!last) return;
-    [job, seq] = [last.job, last.seq];
-    yield batch.filter((line) => line.seq <= (lastSeq.get(line.job) ?? 0)).map(({ text }) => text);
+async function* entriesUpTo(db: Executor, { logs }: Cut): AsyncGenerator<Lines> {
+  const turns = new Turns();
+  for (let from = 0; from < logs.length; ) {
+    let [to, lines] = [from, 0];
+    while (to < logs.length && (to === from || lines < turns.size)) {
+      lines += logs[to]?.[1] ?? 0;
+      to += 1;
+    }
+    const lot = logs.slice(from, to);
+    from = to;
+    const read = await turns.take(lines, (began) =>
+      db.transaction(async (tx) => {
+        began();
+        await tx.execute(sql`set local time zone 'UTC'`);
+        return one<Lines>(
+          tx,
+          sql`select count(*)::int as count,
+                coalesce(string_agg(row_to_json(e)::text, E'\n' order by e.job_id, e.seq), '') as text
+              from unnest(${listOf(lot.map(([job]) => job))}::int[], ${listOf(lot.map(([, last]) => last))}::int[])
+                as cut (job, last)
+              join entries e on e.job_id = cut.job and e.seq <= cut.last`,
+        );
+      }),
+    );
+    if (read) yield read;
   }
 }
 
-/** The bytes of a picture, read when its turn has come: a shop has more of them than fit in memory. */
-async function* bytesOf(pictures: Pictures, sha256: string, size: PictureSize): AsyncGenerator<Buffer> {
-  const bytes = await pictures.read(sha256, size);
-  if (bytes) yield Buffer.from(bytes);
+/** Steps one after the other, the next one got ready while the last is taken. */
+class Steps {
+  private last: Promise<StepDone> = Promise.resolve({});
+
+  constructor(private readonly hand: ArchiveHand) {}
+
+  async take(step: ArchiveStep): Promise<void> {
+    await this.over();
+    this.last = this.hand.ask(step);
+    // Told by whoever waits for it.
+    this.last.catch(() => undefined);
+  }
+
+  /** @throws {Error} with what the disk said */
+  async over(): Promise<StepDone> {
+    const done = await this.last;
+    if (done.failed !== undefined) throw new Error(done.failed);
+    return done;
+  }
 }
 
-/** The shop as one streamed archive; never more than a batch of its log in memory. */
-export async function writeArchive(db: Executor, pictures: Pictures, path: string): Promise<Manifest> {
-  const cut = await cutOf(db);
-  const counts: Record<string, number> = Object.fromEntries(TABLES.map((table) => [table, 0]));
-  const members = new Map<string, string>();
-  const zip = new ZipFile();
-  const add = (name: string, pieces: AsyncIterable<string | Buffer>, compress: boolean): void => {
-    const hash = createHash("sha256");
-    async function* hashed(): AsyncGenerator<string | Buffer> {
-      for await (const piece of pieces) {
-        hash.update(piece);
-        yield piece;
-      }
-      members.set(name, hash.digest("hex"));
-    }
-    zip.addReadStream(Readable.from(hashed()), name, { mtime: MADE_AT, mode: MODE, compress });
-  };
-  async function* lines(table: Table): AsyncGenerator<string> {
-    const small = (cut.small.get(table) ?? []).map(canonicalJson);
-    for await (const batch of table === "entries" ? entriesUpTo(db, cut) : [small]) {
-      counts[table] = (counts[table] ?? 0) + batch.length;
-      if (batch.length > 0) yield `${batch.join("\n")}\n`;
-    }
-  }
-  for (const table of TABLES) add(memberOf(table), lines(table), true);
-  for (const file of cut.small.get("files") ?? []) {
-    const sha = String(file["sha256"]);
+async function addPictures(steps: Steps, pictures: Pictures, hashes: readonly string[]): Promise<void> {
+  const { folder } = pictures;
+  if (folder !== undefined) return steps.take({ step: "pictures", folder, hashes });
+  for (const sha256 of hashes)
     for (const size of ["whole", "small"] as const) {
-      if (await pictures.has(sha, size)) add(pictureName(sha, size), bytesOf(pictures, sha, size), false);
+      const bytes = await pictures.read(sha256, size);
+      if (bytes) await steps.take({ step: "picture", sha256, size, bytes });
     }
+}
+
+/** The shop as one streamed archive; never more than two turns of its log in memory. */
+export async function writeArchive(
+  db: Executor,
+  pictures: Pictures,
+  path: string,
+  hand: ArchiveHand = archiveHand(),
+): Promise<Manifest> {
+  const steps = new Steps(hand);
+  try {
+    const cut = await cutOf(db);
+    await steps.take({ step: "begin", path });
+    for (const table of TABLES) {
+      await steps.take({ step: "lines", table, ...(cut.small.get(table) ?? NO_LINES) });
+      if (table === "entries")
+        for await (const lines of entriesUpTo(db, cut)) await steps.take({ step: "lines", table, ...lines });
+    }
+    await addPictures(steps, pictures, cut.pictures);
+    await steps.take({ step: "finish" });
+    const { manifest } = await steps.over();
+    if (!manifest) throw new Error("the archive was not finished");
+    return manifest;
+  } finally {
+    await hand.ask({ step: "drop" });
   }
-  const manifest = (): Manifest => ({
-    format: FORMAT,
-    version: FORMAT_VERSION,
-    counts,
-    members: Object.fromEntries(members),
-  });
-  async function* manifestText(): AsyncGenerator<string> {
-    yield `${canonicalJson(manifest())}\n`;
-  }
-  zip.addReadStream(Readable.from(manifestText()), "manifest.json", { mtime: MADE_AT, mode: MODE });
-  zip.end();
-  await pipeline(zip.outputStream, createWriteStream(path, { mode: 0o600, flush: true }));
-  return manifest();
 }

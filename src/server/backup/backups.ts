@@ -7,7 +7,7 @@ import { syncTree } from "@/server/db/folder";
 import { dataFolder, shopDatabase } from "@/server/db/shop-database";
 import type { Backup } from "@/wire/shop";
 import { writeArchive } from "./archive";
-import { verifyArchive } from "./read-archive";
+import { archiveHand } from "./archive-thread";
 
 const NAME = /^good-spindle-(\d{4}-\d\d-\d\d)T(\d\d)-(\d\d)-(\d\d)Z\.zip$/;
 /** Kept: the newest fourteen, and the first of each month. */
@@ -91,14 +91,17 @@ async function make({ db, pictures }: Kept, now: Date): Promise<Result<Backup>> 
   // What a process left behind that was stopped in the middle.
   for (const old of readNames(folder))
     if (old.endsWith(".zip.part")) rmSync(join(folder, old), { force: true });
+  const hand = archiveHand();
   try {
-    await writeArchive(db, pictures, part);
-    const read = await verifyArchive(part);
-    if (!read.ok) return read;
+    await writeArchive(db, pictures, part, hand);
+    const { verified, failed } = await hand.ask({ step: "verify", path: part });
+    if (!verified) throw new Error(failed ?? "the archive was not read back");
+    if (!verified.ok) return verified;
     renameSync(part, join(folder, name));
     for (const old of outdated(listBackups(folder))) rmSync(join(folder, old.name));
     syncTree(folder);
   } finally {
+    hand.end();
     rmSync(part, { force: true });
   }
   return ok({ name, at: `${now.toISOString().slice(0, 19)}.000Z`, bytes: statSync(join(folder, name)).size });

@@ -4,7 +4,7 @@ import { type Entry, openPromise, type ZipFile } from "yauzl";
 import * as yup from "yup";
 import { fail, issue, ok, type Result } from "@/core/result";
 import { parseWith, strictObject } from "@/core/validate";
-import { FORMAT, FORMAT_VERSION, type Manifest, memberOf, PICTURES, TABLES } from "./archive";
+import { FORMAT, FORMAT_VERSION, type Manifest, memberOf, PICTURES, TABLES } from "./archive-format";
 import { boundedBytes } from "./bounded-lines";
 
 /** A line for each of some hundred thousand pictures, bytes. */

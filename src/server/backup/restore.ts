@@ -15,7 +15,7 @@ import { fail, issue, ok, type Result } from "@/core/result";
 import { openFolder } from "@/server/db/connect";
 import type { Executor } from "@/server/db/executor";
 import { syncTree } from "@/server/db/folder";
-import { type Manifest, memberOf, PICTURES, TABLES, type Table } from "./archive";
+import { type Manifest, memberOf, PICTURES, TABLES, type Table } from "./archive-format";
 import { boundedLines } from "./bounded-lines";
 import { readArchive, verifyArchive } from "./read-archive";
 

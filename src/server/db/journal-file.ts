@@ -162,17 +162,17 @@ export class JournalFiles {
   }
 
   /**
-   * Begins the journal anew with every row of the shop, as they come.
+   * Begins the journal anew with the line of every row of the shop, as they come.
    * @param n the number that the copy is taken at
    * @param count how many rows there are
    */
-  async writeCopy(at: string, n: number, count: number, lines: AsyncIterable<JournalLine>): Promise<void> {
+  async writeCopy(at: string, n: number, count: number, lines: AsyncIterable<string>): Promise<void> {
     this.close();
     const number = String(n).padStart(12, "0");
     const file = new SyncedFile(this.path(`${at.slice(0, 10)}~whole-${number}${END}`));
     try {
       file.add(lineText({ n, at, table: COPY_HEAD, row: { lines: count } }));
-      for await (const line of lines) file.add(lineText(line));
+      for await (const line of lines) file.add(line);
       file.finish();
     } finally {
       file.drop();

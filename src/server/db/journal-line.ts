@@ -18,8 +18,13 @@ function sumOf(rest: string): string {
 }
 
 /** A line of JSON that begins with the checksum of the rest of it. */
-export function lineText({ n, at, table, row }: JournalLine): string {
-  const rest = JSON.stringify({ n, at, table, row }).slice(1);
+export function lineText({ row, ...head }: JournalLine): string {
+  return lineTextOf(head, JSON.stringify(row));
+}
+
+/** The same for a row that is JSON already. */
+export function lineTextOf({ n, at, table }: Omit<JournalLine, "row">, row: string): string {
+  const rest = `${JSON.stringify({ n, at, table }).slice(1, -1)},"row":${row}}`;
   return `{"sum":"${sumOf(rest)}",${rest}\n`;
 }
 

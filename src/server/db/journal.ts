@@ -1,7 +1,7 @@
 import type { PGlite, Transaction } from "@electric-sql/pglite";
 import type { JournalFiles } from "./journal-file";
 import { COPY_HEAD, GapWatch } from "./journal-gaps";
-import type { JournalLine } from "./journal-line";
+import { type JournalLine, lineTextOf } from "./journal-line";
 import { JOURNAL_SQL, JOURNALLED, putBackSql } from "./journal-sql";
 
 interface OutboxRow {
@@ -66,17 +66,27 @@ async function countRows(tx: Transaction): Promise<number> {
   return count;
 }
 
-/** Every row of the shop, parents before what refers to them, a lot of them in memory. */
-async function* everyRow(tx: Transaction, n: number, at: string): AsyncGenerator<JournalLine> {
+/** Every row of the shop as text, parents before what refers to them, a lot of them in memory. */
+async function* everyRow(tx: Transaction, n: number, at: string): AsyncGenerator<string> {
   for (const [table, key] of JOURNALLED) {
     const order = table === "entries" ? "job_id, seq" : key;
-    await tx.exec(`declare every_row cursor for select to_jsonb(t) as row from ${table} t order by ${order}`);
-    for (;;) {
-      const { rows } = await tx.query<{ row: JournalLine["row"] }>(`fetch ${LOT} from every_row`);
-      if (rows.length === 0) break;
-      for (const { row } of rows) yield { n, at, table, row };
+    for (let after: readonly unknown[] | undefined; ; ) {
+      const beyond = after
+        ? `where (${order}) > (${after.map((_, index) => `$${index + 1}`).join(", ")})`
+        : "";
+      // One text for the whole lot: row by row takes three times as long.
+      const { rows } = await tx.query<{ lines: string | null; last: readonly unknown[] | null }>(
+        `with lot as (select * from ${table} ${beyond} order by ${order} limit ${LOT})
+         select (select string_agg(row_to_json(lot)::text, E'\\n' order by ${order}) from lot) as lines,
+           (select json_build_array(${order}) from lot
+            order by ${order.replaceAll(",", " desc,")} desc limit 1) as last`,
+        [...(after ?? [])],
+      );
+      const [{ lines, last } = { lines: null, last: null }] = rows;
+      if (!lines || !last) break;
+      for (const row of lines.split("\n")) yield lineTextOf({ n, at, table }, row);
+      after = last;
     }
-    await tx.exec("close every_row");
   }
 }
 
@@ -91,6 +101,8 @@ export class Journal {
   /** Whether anything may have been written since the outbox was last read. */
   private isOwed = true;
   private isClosing = false;
+  /** Begun with a whole copy at this opening: there is nothing that could be missing. */
+  private isFresh = false;
 
   constructor(
     private readonly client: PGlite,
@@ -165,6 +177,7 @@ export class Journal {
    * @returns what it lacked
    */
   async check(): Promise<readonly string[]> {
+    if (this.isFresh) return [];
     const upTo = this.written;
     const watch = new GapWatch(this.files.numberBefore());
     let lines = 0;
@@ -251,6 +264,7 @@ export class Journal {
       await this.files.writeCopy(at, n, await countRows(tx), everyRow(tx, n, at));
       return n;
     });
+    this.isFresh = true;
   }
 
   /** Plays lines in, all or none of them, without noting them again. @returns how many there were */

@@ -15,6 +15,8 @@ export interface Pictures {
   has(sha256: string, size: PictureSize): Promise<boolean>;
   /** @returns undefined where no such picture lies */
   read(sha256: string, size: PictureSize): Promise<Uint8Array | undefined>;
+  /** The data folder that they lie in as files, where they do: a thread reads them there itself. */
+  readonly folder?: string;
 }
 
 async function syncFolder(path: string): Promise<void> {
@@ -32,6 +34,9 @@ export function pictureName(sha256: string, size: PictureSize): string {
 export function picturesInFolder(folder: () => string): Pictures {
   const pathOf = (sha256: string, size: PictureSize): string => join(folder(), pictureName(sha256, size));
   return {
+    get folder() {
+      return folder();
+    },
     write: async (sha256, size, bytes) => {
       const path = pathOf(sha256, size);
       const isNewFolder = (await mkdir(dirname(path), { recursive: true, mode: 0o700 })) !== undefined;

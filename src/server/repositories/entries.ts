@@ -1,4 +1,4 @@
-import { and, asc, eq, gt, gte, inArray } from "drizzle-orm";
+import { and, asc, eq, getTableColumns, gt, gte, inArray, sql } from "drizzle-orm";
 import type { Entry, NewEntry } from "@/core/job/log/entry";
 import { STAGES } from "@/core/job/stages";
 import { currentVersion, readLine } from "@/log/read-payload";
@@ -44,20 +44,55 @@ export async function entriesAfter(on: Executor, jobId: number, seq: number): Pr
   return rows.map(toEntry);
 }
 
+/**
+ * Every line of some logs, in order, as lines of JSON: one text for all of them takes a third of the time that as many rows
+ * take. {@link logsIn} reads it.
+ */
+export async function logTextOf(on: Executor, jobIds: readonly number[]): Promise<string> {
+  if (jobIds.length === 0) return "";
+  const { rows } = (await on.execute(
+    sql`select string_agg(row_to_json(e)::text, E'\n' order by e.job_id, e.seq) as text
+        from entries e where e.job_id = any(${`{${jobIds.join(",")}}`}::int[])`,
+  )) as unknown as { readonly rows: readonly { readonly text: string | null }[] };
+  return rows[0]?.text ?? "";
+}
+
+const COLUMNS = Object.entries(getTableColumns(entries)).map(
+  ([name, { name: column }]) => [column, name] as const,
+);
+
+/** The logs that a text of them holds, by job. */
+export function logsIn(text: string): ReadonlyMap<number, readonly Entry[]> {
+  const logs = new Map<number, Entry[]>();
+  for (const line of text === "" ? [] : text.split("\n")) {
+    const kept = JSON.parse(line) as Readonly<Record<string, unknown>>;
+    const row = Object.fromEntries(COLUMNS.map(([column, name]) => [name, kept[column]])) as Row;
+    const log = logs.get(row.jobId);
+    if (log) log.push(toEntry(row));
+    else logs.set(row.jobId, [toEntry(row)]);
+  }
+  return logs;
+}
+
 /** Every line of some logs, by job, in order. */
 export async function logsOfJobs(
   on: Executor,
   jobIds: readonly number[],
 ): Promise<ReadonlyMap<number, readonly Entry[]>> {
-  if (jobIds.length === 0) return new Map();
+  return logsIn(await logTextOf(on, jobIds));
+}
+
+/** How far some logs go, by job. */
+export async function lastLines(
+  on: Executor,
+  jobIds: readonly number[],
+): Promise<ReadonlyMap<number, number>> {
   const rows = await on
-    .select()
+    .select({ jobId: entries.jobId, seq: sql<number>`max(${entries.seq})` })
     .from(entries)
     .where(inArray(entries.jobId, [...jobIds]))
-    .orderBy(asc(entries.jobId), asc(entries.seq));
-  const logs = new Map<number, Entry[]>(jobIds.map((jobId) => [jobId, []]));
-  for (const row of rows) logs.get(row.jobId)?.push(toEntry(row));
-  return logs;
+    .groupBy(entries.jobId);
+  return new Map(rows.map(({ jobId, seq }) => [jobId, seq]));
 }
 
 /** Lines of some kinds, in order: of every job since an instant, or of some jobs. */

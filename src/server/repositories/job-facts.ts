@@ -34,18 +34,23 @@ export async function factsOf(on: Executor, jobId: number): Promise<JobFacts | u
   return rows[0] && ({ ...rows[0], touchedAt: instant(rows[0].touchedAt) } as JobFacts);
 }
 
-const REPLACED = Object.fromEntries(
-  Object.entries(getTableColumns(jobFacts))
-    .filter(([name]) => name !== "jobId")
-    .map(([name, { name: column }]) => [name, sql.raw(`excluded."${column}"`)]),
+const COLUMNS = Object.entries(getTableColumns(jobFacts)).map(
+  ([name, { name: column }]) => [name, column] as const,
 );
+const REPLACED = COLUMNS.filter(([name]) => name !== "jobId")
+  .map(([, column]) => `"${column}" = excluded."${column}"`)
+  .join(", ");
 
+/** As one value, however many they are: a parameter for each field takes twice as long. */
 export async function putFacts(on: Executor, facts: readonly JobFacts[]): Promise<void> {
   if (facts.length === 0) return;
-  await on
-    .insert(jobFacts)
-    .values([...facts])
-    .onConflictDoUpdate({ target: jobFacts.jobId, set: REPLACED });
+  const rows = facts.map((one) =>
+    Object.fromEntries(COLUMNS.map(([name, column]) => [column, one[name as keyof JobFacts]])),
+  );
+  await on.execute(
+    sql`insert into job_facts select * from jsonb_populate_recordset(null::job_facts, ${JSON.stringify(rows)}::jsonb)
+        on conflict (job_id) do update set ${sql.raw(REPLACED)}`,
+  );
 }
 
 /** @returns false where the job has none yet */

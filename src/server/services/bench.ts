@@ -12,7 +12,8 @@ import {
   standingOfJobs,
   standingPage,
 } from "@/server/repositories/job-facts";
-import { factsBasis, keepFactsOfJobs } from "./job-facts";
+import { keepFactsOfJobs } from "./job-facts";
+import { factsBasis } from "./own-facts";
 import type { ShopContext } from "./shop-context";
 import { benchProps } from "./shop-props";
 

@@ -2,13 +2,13 @@ import { createIsolator, type Isolation } from "@/core/isolation/isolate";
 import type { IsolateRequest } from "@/core/isolation/isolate.input";
 import type { Knowledge } from "@/core/knowledge/types";
 import type { Result } from "@/core/result";
-import { builtWorker } from "./built-worker";
-import { type KeptThread, keptThread } from "./kept-thread";
+import { builtWorker } from "@/server/threads/built-worker";
+import { type KeptThread, keptThread } from "@/server/threads/kept-thread";
 import type { ShopContext } from "./shop-context";
 
 const WORKER_PATH = builtWorker("isolation");
 
-type Isolating = KeptThread<IsolateRequest, Result<Isolation>>;
+type Isolating = Pick<KeptThread<IsolateRequest, Result<Isolation>>, "ask">;
 
 let kept: Isolating | undefined;
 

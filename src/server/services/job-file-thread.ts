@@ -1,8 +1,8 @@
 import type { Result } from "@/core/result";
 import { type JobFile, readJobFile } from "@/server/backup/job-file";
 import type { SentFile } from "@/server/backup/job-file.thread";
-import { builtWorker } from "./built-worker";
-import { keptThread } from "./kept-thread";
+import { builtWorker } from "@/server/threads/built-worker";
+import { keptThread } from "@/server/threads/kept-thread";
 
 const WORKER_PATH = builtWorker("job-files");
 

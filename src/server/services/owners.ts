@@ -3,7 +3,7 @@ import { fail, issue, ok, type Result } from "@/core/result";
 import { likeOf, standingOfJobs } from "@/server/repositories/job-facts";
 import { changeOwner, findOwnerRows, jobIdsOfOwner, ownerById } from "@/server/repositories/owners";
 import type { OwnerHit } from "@/wire/owners";
-import { factsBasis } from "./job-facts";
+import { factsBasis } from "./own-facts";
 import type { ShopContext } from "./shop-context";
 
 const MOST_FOUND = 5;

@@ -1,5 +1,8 @@
+import { logTextOf } from "@/server/repositories/entries";
 import { countWithoutFacts, jobsToWorkOut } from "@/server/repositories/job-facts";
-import { factsBasis, keepFactsOfJobs } from "./job-facts";
+import { factsHands } from "./facts-threads";
+import { keepFactsOfJobs, keepWorkedOut } from "./job-facts";
+import { factsBasis, type LogText } from "./own-facts";
 import type { ShopContext } from "./shop-context";
 
 const LOT = 100;
@@ -30,16 +33,40 @@ export async function readyFacts(
   shopContext: ShopContext,
   tell: (sentence: string) => void = console.log,
 ): Promise<void> {
-  const missing = await countWithoutFacts(shopContext.db);
+  const { db } = shopContext;
+  const missing = await countWithoutFacts(db);
   if (missing === 0) return;
-  if (missing >= TELL_FROM) tell(`Working out where ${missing} jobs stand (once) …`);
+  // Threads are worth their beginning for a shop of many jobs only.
+  if (missing < TELL_FROM) return eachLot(shopContext, { madeWith: undefined, most: LOT }, () => undefined);
+  tell(`Working out where ${missing} jobs stand (once) …`);
+  const hands = factsHands(shopContext);
+  const underWay = new Set<Promise<void>>();
   let [sum, told] = [0, 0];
-  await eachLot(shopContext, { madeWith: undefined, most: LOT }, (jobs) => {
-    sum += jobs;
+  const work = async (logs: LogText): Promise<void> => {
+    const goneOn = await keepWorkedOut(db, await hands.ask(logs));
+    await keepFactsOfJobs(db, goneOn, shopContext);
+    sum += logs.jobIds.length;
     if (sum - told < TELL_EVERY) return;
     told = sum;
     tell(`${sum} of ${missing} jobs are worked out.`);
-  });
+  };
+  try {
+    for (let after = 0; ; ) {
+      const lot = await jobsToWorkOut(db, { madeWith: undefined, after, limit: LOT });
+      after = lot.at(-1) ?? 0;
+      if (after === 0) break;
+      const begun = work({ jobIds: lot, text: await logTextOf(db, lot) });
+      underWay.add(begun);
+      void begun.then(
+        () => underWay.delete(begun),
+        () => undefined,
+      );
+      if (underWay.size > hands.count) await Promise.race(underWay);
+    }
+    await Promise.all(underWay);
+  } finally {
+    hands.end();
+  }
 }
 
 /** While everybody is served: facts of another knowledge, which the Bench works out again anyway where it shows them. */

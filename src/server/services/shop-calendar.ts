@@ -2,7 +2,7 @@ import { createEvents, type EventAttributes } from "ics";
 import type { Standing } from "@/core/job/standing";
 import { type Cursor, standingPage } from "@/server/repositories/job-facts";
 import { foldedByOctets } from "./calendar-lines";
-import { factsBasis } from "./job-facts";
+import { factsBasis } from "./own-facts";
 import type { ShopContext } from "./shop-context";
 import { wholeDay } from "./whole-day";
 

@@ -1,9 +1,9 @@
 import type { Result } from "@/core/result";
 import type { Finding } from "@/core/tools/finding.input";
 import type { Tool, ToolContext } from "@/core/tools/tool";
+import { builtWorker } from "@/server/threads/built-worker";
+import { keptThread } from "@/server/threads/kept-thread";
 import type { ToolJob } from "@/workers/tools.server";
-import { builtWorker } from "./built-worker";
-import { keptThread } from "./kept-thread";
 
 const WORKER_PATH = builtWorker("tools");
 

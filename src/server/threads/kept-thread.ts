@@ -15,6 +15,8 @@ interface Answered<A> {
 /** A thread beside the server that is begun when it is first asked, and kept: what it built stays built. */
 export interface KeptThread<Q, A> {
   ask(question: Q): Promise<A>;
+  /** Gives back what the thread holds; whatever still waited fails, and the next question begins another one. */
+  end(): void;
 }
 
 /**
@@ -57,5 +59,11 @@ export function keptThread<Q, A>(path: string, workerData?: () => unknown): Kept
         waiting.set(lastId, { resolve, reject });
         begun().postMessage({ id: lastId, question });
       }),
+    end: () => {
+      const made = thread;
+      if (!made) return;
+      ended(made, new Error(`the thread ${path} was ended`));
+      void made.terminate();
+    },
   };
 }
