@@ -89,6 +89,8 @@ async function* entriesUpTo(db: Executor, { logs }: Cut): AsyncGenerator<Lines> 
       to += 1;
     }
     const lot = logs.slice(from, to);
+    // The range is what the index is asked for; the cut leaves out what came since.
+    const [first, last] = [lot[0]?.[0] ?? 0, lot.at(-1)?.[0] ?? 0];
     from = to;
     const read = await turns.take(lines, (began) =>
       db.transaction(async (tx) => {
@@ -98,9 +100,10 @@ async function* entriesUpTo(db: Executor, { logs }: Cut): AsyncGenerator<Lines> 
           tx,
           sql`select count(*)::int as count,
                 coalesce(string_agg(row_to_json(e)::text, E'\n' order by e.job_id, e.seq), '') as text
-              from unnest(${listOf(lot.map(([job]) => job))}::int[], ${listOf(lot.map(([, last]) => last))}::int[])
+              from unnest(${listOf(lot.map(([job]) => job))}::int[], ${listOf(lot.map(([, seq]) => seq))}::int[])
                 as cut (job, last)
-              join entries e on e.job_id = cut.job and e.seq <= cut.last`,
+              join entries e on e.job_id = cut.job and e.seq <= cut.last
+              where e.job_id between ${first}::int and ${last}::int`,
         );
       }),
     );

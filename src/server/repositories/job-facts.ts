@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, getTableColumns, inArray, isNull, ne, or, type SQL, sql } from "drizzle-orm";
+import { and, desc, eq, getTableColumns, inArray, isNull, ne, or, type SQL, sql } from "drizzle-orm";
 import type { Lesson } from "@/core/isolation/lesson";
 import type { Standing } from "@/core/job/standing";
 import type { Executor } from "@/server/db/executor";
@@ -196,37 +196,14 @@ export async function searchFacts(
   }));
 }
 
-/** Jobs without facts, and those worked out otherwise than with `madeWith` where it is given: in order, from `after` on. */
-export async function jobsToWorkOut(
-  on: Executor,
-  {
-    madeWith,
-    after,
-    limit,
-  }: { readonly madeWith: string | undefined; readonly after: number; readonly limit: number },
-): Promise<number[]> {
+/** Jobs without facts, and those worked out otherwise than with `madeWith` where it is given: all of them, in order. */
+export async function jobsToWorkOut(on: Executor, madeWith?: string): Promise<readonly number[]> {
   const rows = await on
-    .select({ id: jobs.id })
+    .select({ ids: sql<readonly number[]>`coalesce(json_agg(${jobs.id} order by ${jobs.id}), '[]')` })
     .from(jobs)
     .leftJoin(jobFacts, eq(jobFacts.jobId, jobs.id))
-    .where(
-      and(
-        sql`${jobs.id} > ${after}`,
-        or(isNull(jobFacts.jobId), madeWith === undefined ? undefined : ne(jobFacts.madeWith, madeWith)),
-      ),
-    )
-    .orderBy(asc(jobs.id))
-    .limit(limit);
-  return rows.map(({ id }) => id);
-}
-
-export async function countWithoutFacts(on: Executor): Promise<number> {
-  const rows = await on
-    .select({ count: sql<number>`count(*)::int` })
-    .from(jobs)
-    .leftJoin(jobFacts, eq(jobFacts.jobId, jobs.id))
-    .where(isNull(jobFacts.jobId));
-  return rows[0]?.count ?? 0;
+    .where(or(isNull(jobFacts.jobId), madeWith === undefined ? undefined : ne(jobFacts.madeWith, madeWith)));
+  return rows[0]?.ids ?? [];
 }
 
 /** How jobs that were decided alike have ended. */
