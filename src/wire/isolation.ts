@@ -114,6 +114,7 @@ export const ISOLATION_ROUTES = routes({
   "POST /api/isolate": {
     about: "Where the fault sits and what to do next, from the answers so far",
     body: isolateInput,
+    keepsNothing: true,
     answer: isolation,
   },
 });

@@ -26,6 +26,7 @@ export const PART_ROUTES = routes({
       jobId: idNumber("Job").nullable().defined(),
       asked: askedSchema.required(),
     }).required(),
+    keepsNothing: true,
     answer: matchAnswerSchema,
   },
   "GET /api/parts": {

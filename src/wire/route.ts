@@ -53,6 +53,8 @@ export interface Route {
   readonly answer?: AnySchema;
   /** The type of the answer, where it is another. */
   readonly answers?: string;
+  /** Asked with a body or for its doing, it changes no record: it is served while the records are closed. */
+  readonly keepsNothing?: true;
 }
 
 /** Declares the routes of a file by their method and path. */

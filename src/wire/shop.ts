@@ -49,6 +49,7 @@ export const SHOP_ROUTES = routes({
   "POST /api/backups": {
     about:
       "Makes a backup now, and reads it back before it counts as one; a long one is still under way in the answer",
+    keepsNothing: true,
     answer: backups,
   },
   "GET /api/backups/{name}": {
@@ -59,6 +60,7 @@ export const SHOP_ROUTES = routes({
   "POST /api/backups/{name}/restore": {
     about: "Puts the shop back to a backup; how it goes is in `work` of GET /api/backups",
     params: byName,
+    keepsNothing: true,
     answer: strictObject({ name: word() }),
   },
   "POST /api/access": {

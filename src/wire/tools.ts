@@ -63,6 +63,7 @@ export const TOOL_ROUTES = routes({
     about: "Runs a tool on readings; nothing is kept",
     params: strictObject({ tool: word() }),
     body: strictObject({ input: yup.object().label("input").required(), limits: limitOverrides }).required(),
+    keepsNothing: true,
     answer: strictObject({ finding: findingSchema.required() }),
   },
   "POST /api/readings": {

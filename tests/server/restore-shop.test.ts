@@ -3,6 +3,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { JobView } from "@/core/job/log/view";
+import { fail, type Issue, issue, type Result } from "@/core/result";
 import { POST as restore } from "@/pages/api/backups/[name]/restore";
 import { POST as backUp, GET as backups } from "@/pages/api/backups/index";
 import { GET as job } from "@/pages/api/jobs/[id]";
@@ -12,6 +13,7 @@ import { setDatabase, shopDatabase } from "@/server/db/shop-database";
 import { finishSwitch, planSwitch, restoredFolder } from "@/server/db/switch-shop";
 import { seedDemo } from "@/server/services/seed-demo";
 import { shopContextOn } from "@/server/services/shop-context";
+import { undertake } from "@/server/services/undertaking";
 import { allEntries } from "./every-job";
 import { call, draft } from "./shop";
 
@@ -51,6 +53,32 @@ async function whenDone(): Promise<State> {
 }
 
 describe("putting a shop back from Set-up", () => {
+  it("closes the shop to whoever would keep something meanwhile, says so, and opens it again however it ends", async () => {
+    const { seq } = await lookAt(109);
+    const note = draft(seq, "note", { text: "typed meanwhile" });
+    const keep = () =>
+      call<{ readonly issues: readonly Issue[] }>(postEntry, {
+        method: "POST",
+        params: { id: "109" },
+        body: note,
+      });
+    let end = (_: Result<null>): void => undefined;
+    const begun = undertake(
+      "restore",
+      new Date(),
+      () => new Promise<Result<null>>((resolve) => (end = resolve)),
+    );
+    const refused = await keep();
+    expect(refused.status).toBe(409);
+    expect(refused.body.issues[0]?.message).toMatch(/being put back .* What you typed stays here/);
+    // Looking goes on, and so does what keeps nothing.
+    expect((await lookAt(109)).seq).toBe(seq);
+    expect((await call(backUp, { method: "POST" })).status).toBe(409);
+    end(fail(issue("", "archive/unreadable", "The backup is damaged.")));
+    if (begun.ok) await begun.value.over;
+    expect((await keep()).status).toBe(200);
+  });
+
   it("switches to the backup whole, keeps what stood here aside, and believes no plug", async () => {
     const made = await call<State>(backUp, { method: "POST" });
     const name = made.body.backups[0]?.name ?? "";

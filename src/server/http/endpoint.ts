@@ -2,6 +2,7 @@ import type { APIContext, APIRoute } from "astro";
 import { ok, type Result } from "@/core/result";
 import { parseWith, storable } from "@/core/validate";
 import { journalled } from "@/server/services/journalled";
+import { closedToWriters } from "@/server/services/undertaking";
 import type { AnswerOf, BodyOf, ParamsOf, QueryOf, Route } from "@/wire/route";
 import { type RouteName, WIRE, type Wire } from "@/wire/wire";
 import { checkAnswer } from "./answer-check";
@@ -68,6 +69,8 @@ export function endpoint<N extends RouteName>(serves: N, { found, handle }: Hand
   const route: APIRoute = async ({ params, request, url }: APIContext) => {
     const named = declared.params ? parseWith<unknown>(declared.params, { ...params }) : ok(undefined);
     if (!named.ok) return problem(404, named.issues);
+    const closed = request.method === "GET" || declared.keepsNothing ? undefined : closedToWriters();
+    if (closed) return problem(409, [closed]);
     const known = found?.(named.value as ParamsOf<Wire[N]>);
     if (known && !known.ok) return problem(404, known.issues);
     const read = await readBody(declared, request);

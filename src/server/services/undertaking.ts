@@ -1,10 +1,23 @@
-import { fail, issue, ok, type Result } from "@/core/result";
+import { fail, type Issue, issue, ok, type Result } from "@/core/result";
 import type { Undertaking } from "@/wire/shop";
 
 let current: Undertaking | null = null;
 
 export function undertaking(): Undertaking | null {
   return current;
+}
+
+/**
+ * Why nothing can be kept now, where that is so: what is kept while the shop is put back would go aside with the shop that
+ * stood here, and writers would keep the put-back from coming to its end.
+ */
+export function closedToWriters(): Issue | undefined {
+  if (current?.what !== "restore" || current.isDone) return undefined;
+  return issue(
+    "",
+    "guard/putting-back",
+    "The shop is being put back to a backup: nothing can be kept until that is over. What you typed stays here: keep it again then.",
+  );
 }
 
 /**

@@ -1,0 +1,13 @@
+import { openFolder } from "@/server/db/connect";
+import { writeArchive } from "@/server/backup/archive";
+import { verifyArchive } from "@/server/backup/read-archive";
+import { archiveSteps } from "@/server/backup/archive-steps";
+const shop = await openFolder(process.argv[2]!, "zz");
+await shop.checked;
+const s = archiveSteps(); const T: any = {};
+const hand = { ask: async (x: any) => { const t = performance.now(); const r = await s(x); T[x.step] = (T[x.step] ?? 0) + performance.now() - t; return r; }, end: () => {} };
+const t = performance.now(); const c = process.cpuUsage();
+await writeArchive(shop.db, shop.pictures, "/tmp/zz.zip", hand);
+console.log("write", performance.now() - t, T, process.cpuUsage(c));
+const t2 = performance.now(); await verifyArchive("/tmp/zz.zip"); console.log("verify", performance.now() - t2);
+await shop.close(); process.exit(0);

@@ -1,0 +1,16 @@
+import { openFolder } from "@/server/db/connect";
+import { setDatabase } from "@/server/db/shop-database";
+import { shopContextOn } from "@/server/services/shop-context";
+import { readyFacts } from "@/server/services/rebuild-facts";
+process.env.GOOD_SPINDLE_DATA = process.argv[2];
+let t=Date.now(); const c0=process.cpuUsage();
+const shop = await openFolder(process.argv[2]!, "zz");
+await shop.checked;
+console.log("open", Date.now()-t, "cpu", process.cpuUsage(c0).user/1000|0); 
+setDatabase(shop);
+const ctx = await shopContextOn(shop.db);
+t=Date.now(); const c=process.cpuUsage();
+await readyFacts(ctx);
+const u=process.cpuUsage(c);
+console.log("facts", Date.now()-t, "cpu", (u.user+u.system)/1000|0);
+await shop.close(); process.exit(0);

@@ -1,0 +1,40 @@
+import { openFolder } from "@/server/db/connect";
+import { setDatabase } from "@/server/db/shop-database";
+import { shopContextOn } from "@/server/services/shop-context";
+import { sql } from "drizzle-orm";
+import * as jf from "@/server/repositories/job-facts";
+import { logsOfJobs, logTextOf, logsIn } from "@/server/repositories/entries";
+import { lockJobs } from "@/server/repositories/jobs";
+import { viewOf } from "@/server/queries/view-of";
+import { standingOf, isHere } from "@/core/job/standing";
+import { closedJobOf } from "@/core/job/isolation/closed-job";
+import { lessonOf } from "@/core/isolation/lesson";
+import { countsOf } from "@/core/isolation/shop-counts";
+import { workOutFacts, factsBasis } from "@/server/services/job-facts";
+process.env.GOOD_SPINDLE_DATA = process.argv[2];
+const shop = await openFolder(process.argv[2]!, "zz");
+await shop.checked;
+setDatabase(shop);
+const ctx = await shopContextOn(shop.db);
+const reducing = { ...ctx.knowledge, limits: ctx.limits };
+const T: Record<string,number> = {};
+const time = async <X,>(n: string, f: () => X | Promise<X>): Promise<X> => { const t = performance.now(); const r = await f(); T[n] = (T[n] ?? 0) + performance.now() - t; return r; };
+let after = 0;
+for (let i = 0; i < 30; i++) {
+  const lot = await time("which", () => jf.jobsToWorkOut(shop.db, { madeWith: undefined, after, limit: 100 }));
+  after = lot.at(-1)!;
+  await shop.db.transaction(async (tx) => {
+    const locked = await time("lock", () => lockJobs(tx, lot));
+    const text = await time("text", () => logTextOf(tx, lot)); await time("parse+yup", () => logsIn(text)); await time("json only", () => text.split("\n").map((l) => JSON.parse(l)));
+    await time("raw select *", async () => { await tx.execute(sql`select * from entries e where job_id = any(${`{${lot.join(",")}}`}::int[]) order by job_id, seq`); });
+    const logs = await time("logs", () => logsOfJobs(tx, locked));
+    const views = await time("views", () => locked.map((j) => viewOf(j, logs.get(j)!, reducing)));
+    await time("standing", () => views.map((v) => standingOf(v)));
+    await time("lesson", () => views.map((v) => { const c = closedJobOf(v, ctx.knowledge.faults); return c ? lessonOf(countsOf([c], ctx.knowledge)) : null; }));
+    const facts = [];
+    for (const v of views) facts.push(await time("workout", () => workOutFacts(tx, v, ctx)));
+    await time("put", () => jf.putFacts(tx, facts));
+  });
+}
+console.log(Object.entries(T).map(([k, v]) => `${k} ${(v / 3000).toFixed(2)} ms a job`).join("\n"));
+await shop.close(); process.exit(0);
