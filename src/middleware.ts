@@ -4,8 +4,9 @@ import { withSecurityHeaders } from "./server/http/headers";
 import { answersTo } from "./server/http/methods";
 import { allowedHosts, originRefusal } from "./server/http/origin";
 import { oneProblem } from "./server/http/problem";
-import { isSession, needsAccess } from "./server/services/access";
+import { needsAccess } from "./server/services/access";
 import { endForDamage } from "./server/services/end-for-damage";
+import { isSession } from "./server/services/sessions";
 
 /** What a page says while the database server does not answer. */
 const AWAY = "/away";

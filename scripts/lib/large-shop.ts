@@ -133,6 +133,8 @@ export async function makeLargeShop(folder: string, asked: LargeShop): Promise<v
     await db.execute(
       sql.raw(`select setval(pg_get_serial_sequence('${table}', 'id'), (select max(id) from ${table}))`),
     );
+  // As the upkeep leaves a shop that has been quiet for half an hour.
+  await db.execute(sql`vacuum (analyze)`);
   await shop.close();
   rmSync(join(folder, "journal"), { recursive: true });
 }

@@ -68,6 +68,12 @@ export const SHOP_ROUTES = routes({
     body: strictObject({ code: yup.string().label("Access code").required().max(40) }).required(),
     answer: strictObject({ ok: yes() }),
   },
+  "DELETE /api/sessions": {
+    about: "Ends the sessions of devices that were let in; those that are left are in the answer",
+    body: strictObject({ ids: many(yup.string().label("Session").max(60)).max(100) }).required(),
+    keepsNothing: true,
+    answer: strictObject({ left: many(yup.string()) }),
+  },
   "GET /api/health": {
     about: "Opens, migrates and seeds the database before it answers",
     answer: strictObject({ ready: yes(), engine: word(), jobs: whole() }),

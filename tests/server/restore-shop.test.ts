@@ -124,7 +124,7 @@ describe("a switch that is cut off", () => {
     for (const part of PARTS) mkdirSync(join(at, part, "old"), { recursive: true });
     for (const part of ["postgres", "journal", "folder.json"])
       mkdirSync(join(restoredFolder(at), part, "new"), { recursive: true });
-    planSwitch(at, "aside");
+    planSwitch(at, "before-restore-2026");
     return at;
   }
   const standing = (at: string): string[] =>
@@ -133,15 +133,15 @@ describe("a switch that is cut off", () => {
   // Every moment between two renames: so many of them were done.
   it.each([0, 1, 2, 3, 4, 5, 6])("after %i steps, is carried to its end by the next start", (done) => {
     const at = planned();
-    mkdirSync(join(at, "aside"));
+    mkdirSync(join(at, "before-restore-2026"));
     const steps = PARTS.flatMap((part): [string, string][] => [
-      [join(at, part), join(at, "aside", part)],
+      [join(at, part), join(at, "before-restore-2026", part)],
       [join(restoredFolder(at), part), join(at, part)],
     ]).filter(([from]) => !from.endsWith("restored/pictures"));
     for (const [from, to] of steps.slice(0, done)) renameSync(from, to);
     finishSwitch(at);
     expect(standing(at)).toEqual(["postgres new", "journal new", "folder.json new"]);
-    expect(standing(join(at, "aside"))).toEqual(PARTS.map((part) => `${part} old`));
+    expect(standing(join(at, "before-restore-2026"))).toEqual(PARTS.map((part) => `${part} old`));
     finishSwitch(at);
     expect(standing(at)).toHaveLength(3);
     rmSync(at, { recursive: true });

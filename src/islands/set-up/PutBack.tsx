@@ -59,7 +59,8 @@ export function PutBack({ backups, zone }: PutBackProps) {
         <div className="mt-2 grid justify-items-start gap-2">
           <p>
             Every job goes back to {formatInstant(to.at, zone)}. What was kept since then leaves the shop; it
-            stays on this computer in a folder of its own. Every screen of the shop shows it at once.
+            stays on this computer in a folder of its own. Nothing can be kept on any screen until it is over;
+            then every screen shows it at once.
           </p>
           <button
             type="button"

@@ -7,6 +7,7 @@ import { Field } from "../fields/Field";
 import { PlainFrame } from "../frame/PlainFrame";
 import { useAwake } from "../state/awake";
 import { benchName, setBenchName } from "../state/person";
+import { Access, type AccessProps } from "./Access";
 import { Backups, type BackupsProps } from "./Backups";
 import { Calendar } from "./Calendar";
 import { Counts } from "./Counts";
@@ -23,8 +24,7 @@ interface SetUpProps {
   readonly kit: Knowledge["kit"];
   readonly counts: ComponentProps<typeof Counts>["counts"];
   readonly names: ComponentProps<typeof Counts>["names"];
-  /** The access code, where the shop is served beyond this machine. */
-  readonly access: { readonly code: string; readonly address: string; readonly picture: string } | null;
+  readonly access: AccessProps["access"];
 }
 
 type Model = ReturnType<typeof useSetUp>;
@@ -123,31 +123,6 @@ function ThisDevice() {
   );
 }
 
-function Access({ access }: Pick<SetUpProps, "access">) {
-  if (!access)
-    return (
-      <p className="text-soft">
-        Served on this machine only. To work from a tablet too, start it with --host and the address of this
-        machine: visitors then need the access code, which is shown here and in the terminal.
-      </p>
-    );
-  return (
-    <div className="flex flex-wrap items-center gap-5">
-      <img
-        src={access.picture}
-        alt={`The address ${access.address} with the access code, as a QR code`}
-        width="140"
-        height="140"
-      />
-      <p className="text-lg">
-        On a tablet open <b className="num">{access.address}</b>
-        <br />
-        Access code <b className="num text-[28px]">{access.code}</b>
-      </p>
-    </div>
-  );
-}
-
 function Kit({ model, kit }: { readonly model: Model; readonly kit: SetUpProps["kit"] }) {
   const toggle = (id: string): void => {
     const has = model.draft.kit.includes(id);
@@ -235,7 +210,7 @@ function SetUpForm(props: SetUpProps) {
           />
           <ThisDevice />
           <h2 className="font-bold text-lg">Access</h2>
-          <Access access={access} />
+          <Access access={access} zone={stored.value.zone} />
         </section>
       </div>
       <div className="mt-6 grid gap-5">

@@ -2,7 +2,8 @@ import { parseWith } from "@/core/validate";
 import { jsonBody } from "@/server/http/body";
 import { plainRoute } from "@/server/http/endpoint";
 import { oneProblem, problem } from "@/server/http/problem";
-import { newSession, tryCode } from "@/server/services/access";
+import { tryCode } from "@/server/services/access";
+import { newSession } from "@/server/services/sessions";
 import { WIRE } from "@/wire/wire";
 
 /** Not an endpoint like the others: it sets a cookie. */
@@ -25,7 +26,7 @@ export const POST = plainRoute("POST /api/access", async ({ request, cookies, cl
       "access/wrong",
       `This is not the code of this shop. ${answer.left} ${answer.left === 1 ? "try" : "tries"} left before a minute's wait.`,
     );
-  const { token, maxAgeSeconds } = newSession(now);
+  const { token, maxAgeSeconds } = newSession(now, clientAddress);
   cookies.set("session", token, { httpOnly: true, sameSite: "strict", path: "/", maxAge: maxAgeSeconds });
   return Response.json({ ok: true }, { headers: { "cache-control": "no-store" } });
 });

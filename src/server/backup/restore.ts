@@ -93,6 +93,8 @@ export async function restoreArchive(
       },
     });
     await numberOn(shop.db);
+    // So many rows at once, and the database would look for each of them as in a shop of a few.
+    await shop.db.execute(sql`analyze`);
     // A number that no line has: the next opening finds the journal wanting and begins it with a whole copy.
     await shop.db.execute(sql`update journal_head set n = n + 1`);
   } finally {

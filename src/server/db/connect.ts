@@ -15,6 +15,7 @@ import {
   EXIT,
   type FolderState,
   FolderTrouble,
+  hasMarker,
   inspectFolder,
   isUnfinished,
   markFinished,
@@ -29,6 +30,7 @@ import { lockFolder } from "./lock";
 import { type OtherServers, otherServers } from "./other-servers";
 import { type Pictures, picturesInFolder, picturesInTable } from "./pictures";
 import * as schema from "./schema";
+import { sweepAsides } from "./sweep-asides";
 import { finishSwitch } from "./switch-shop";
 import { SYNCED_START, SyncedFolder } from "./synced-folder";
 import { Upkeep } from "./upkeep";
@@ -162,6 +164,7 @@ export async function openFolder(
   prepareFolder(folder);
   const lock = await lockFolder(folder, who);
   try {
+    sweepAsides(folder);
     finishSwitch(folder);
     const state = inspectFolder(folder);
     const client = await openOrRebuild(folder, state, tell);
@@ -170,17 +173,16 @@ export async function openFolder(
     if (state.kind === "whole" && (await isOlder(client))) await beforeUpgrade?.({ db, pictures });
     await migrateEmbedded(db, MIGRATIONS);
     const files = new JournalFiles(join(folder, "journal"), stopServer);
-    const marker = readMarker(folder) ?? {
-      identity: files.identityOr(randomUUID()),
-      madeAt: new Date().toISOString(),
-    };
+    const kept = readMarker(folder);
+    const marker = kept ?? { identity: files.identityOr(randomUUID()), madeAt: new Date().toISOString() };
     const journal = new Journal(client, files);
     noteWrites(client, journal);
     const caught = await journal.open(marker.identity);
     if (caught.toDatabase > 0) tell(`${caught.toDatabase} lines of the journal were put back.`);
     for (const sentence of caught.lacks) tell(sentence);
     closeToOthers(folder);
-    if (isUnfinished(folder)) markFinished(folder, marker);
+    if (!kept && hasMarker(folder)) tell(`${folder}/folder.json could not be read: it was written anew.`);
+    if (!kept || isUnfinished(folder)) markFinished(folder, marker);
     const upkeep = new Upkeep(client);
     await upkeep.begin();
     // A journal of years takes seconds to read: nobody waits for it.
@@ -217,7 +219,7 @@ export async function openFolder(
     if (error instanceof OtherShop)
       throw new FolderTrouble(
         EXIT.damaged,
-        `In ${folder} ${error.message}: nothing was played in. Put back what belongs together, or restore a backup into a new folder.`,
+        `In ${folder} ${error.message} (each is named in folder.json, journal/belongs-to.txt and the database itself): nothing was played in. Put back what belongs together, or restore a backup into a new folder.`,
       );
     throw troubleOf(error, folder) ?? error;
   }

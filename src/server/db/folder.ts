@@ -141,7 +141,8 @@ export function prepareFolder(folder: string): void {
 }
 
 /** What a start puts into a folder before there is a shop in it, and what file systems put there. */
-const OF_A_START = /^(in-use.*|.*-unfinished.*|postgres|journal|access-code|lost\+found|\..*)$/;
+const OF_A_START =
+  /^(in-use.*|.*-unfinished.*|postgres|journal|access-code|session-key|sessions\.json|lost\+found|\..*)$/;
 
 /** What else lies in a folder whose journal has no line. */
 function foreignIn(folder: string): readonly string[] {
@@ -182,7 +183,7 @@ function setUnfinishedAside(folder: string, postgres: string): void {
  */
 export function inspectFolder(folder: string): FolderState {
   const postgres = join(folder, "postgres");
-  const isMarked = existsSync(join(folder, MARKER));
+  const isMarked = hasMarker(folder);
   const isCutShort =
     (!isMarked && existsSync(join(folder, UNFINISHED))) || existsSync(join(folder, REBUILDING));
   const hasHistory = isMarked || hasLines(join(folder, "journal"));
@@ -203,7 +204,7 @@ export function beginMaking(folder: string, why: "first-start" | "rebuild"): voi
 
 /** Whether the folder still has to be marked: made, built anew, or of before folders were marked. */
 export function isUnfinished(folder: string): boolean {
-  return !existsSync(join(folder, MARKER)) || existsSync(join(folder, REBUILDING));
+  return !hasMarker(folder) || existsSync(join(folder, REBUILDING));
 }
 
 /** The folder is synced whole, then marked: from now on its database is never made anew. */
@@ -213,12 +214,15 @@ export function markFinished(folder: string, marker: FolderMarker): void {
   for (const name of [UNFINISHED, REBUILDING]) rmSync(join(folder, name), { force: true });
 }
 
+export const hasMarker = (folder: string): boolean => existsSync(join(folder, MARKER));
+
 export function readMarker(folder: string): FolderMarker | undefined {
   try {
     const read: unknown = JSON.parse(readFileSync(join(folder, MARKER), "utf8"));
-    return typeof read === "object" && read !== null && "identity" in read && "madeAt" in read
-      ? { identity: String(read.identity), madeAt: String(read.madeAt) }
-      : undefined;
+    if (typeof read !== "object" || read === null || !("identity" in read) || !("madeAt" in read))
+      return undefined;
+    const { identity, madeAt } = read;
+    return typeof identity === "string" && typeof madeAt === "string" ? { identity, madeAt } : undefined;
   } catch {
     return undefined;
   }

@@ -13,7 +13,7 @@ import {
   writeSync,
 } from "node:fs";
 import { join } from "node:path";
-import { writeSynced } from "./folder";
+import { EXIT, FolderTrouble, writeSynced } from "./folder";
 import { COPY_HEAD } from "./journal-gaps";
 import { type JournalLine, lineText, readLineText } from "./journal-line";
 import { SyncedFile } from "./synced-file";
@@ -23,6 +23,8 @@ const END = ".ndjson";
 const FORGETTING = "forgetting.json";
 const OWN = "belongs-to.txt";
 const LACKED = "lacked.txt";
+/** A moment and a sentence. */
+const SAID = /^\d{4}-\d\d-\d\dT[\d:.]+Z ./;
 
 /** "~" sorts after ".": a copy stands after the lines of its day, and what follows it after the copy. */
 const isCopy = (name: string): boolean => /~whole-\d+\.ndjson$/.test(name);
@@ -216,7 +218,7 @@ export class JournalFiles {
     return existsSync(path)
       ? readFileSync(path, "utf8")
           .split("\n")
-          .filter((line) => line !== "")
+          .filter((line) => SAID.test(line))
       : [];
   }
 
@@ -237,8 +239,16 @@ export class JournalFiles {
   forgetting(): readonly number[] {
     const path = join(this.folder, FORGETTING);
     if (!existsSync(path)) return [];
-    const read: unknown = JSON.parse(readFileSync(path, "utf8"));
-    return Array.isArray(read) ? read.filter((id) => Number.isInteger(id)) : [];
+    try {
+      const read: unknown = JSON.parse(readFileSync(path, "utf8"));
+      if (Array.isArray(read) && read.every((id) => Number.isInteger(id))) return read;
+    } catch {
+      // Told below, whatever is the matter with it.
+    }
+    throw new FolderTrouble(
+      EXIT.damaged,
+      `${path} cannot be read. It names owners who were still to be forgotten: nothing was changed. Move it elsewhere, start again, and forget them once more on their pages.`,
+    );
   }
 
   forgettingDone(): void {

@@ -27,6 +27,7 @@ export class OtherShop extends Error {}
 const PRUNE_FROM = 500;
 
 const LOT = 500;
+const MANY = 10_000;
 
 /** Lines of one table that follow each other, so many at a time. */
 function* lotsOf(lines: Iterable<JournalLine>): Generator<readonly JournalLine[]> {
@@ -135,6 +136,8 @@ export class Journal {
       const watch = new GapWatch(head === 0 ? this.files.numberBefore() : head);
       const toDatabase = await this.playIn(watched(this.files, from, watch));
       watch.end();
+      // So many rows at once, and the database would look for each of them as in a shop of a few.
+      if (toDatabase >= MANY) await this.client.exec("analyze");
       this.written = before;
       await this.finishForgetting(this.files.forgetting());
       const lacks = watch.found.length === 0 ? [] : [...watch.found, ...(await this.shortLogs())];

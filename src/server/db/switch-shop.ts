@@ -1,6 +1,6 @@
 import { existsSync, mkdirSync, readFileSync, renameSync, rmSync } from "node:fs";
 import { join } from "node:path";
-import { syncPath, syncTree, writeSynced } from "./folder";
+import { EXIT, FolderTrouble, syncPath, syncTree, writeSynced } from "./folder";
 
 /** What a shop consists of, below its data folder. Backups and what lets people in are not part of it. */
 const PARTS = ["postgres", "journal", "pictures", "folder.json", "put-back.json"] as const;
@@ -11,6 +11,24 @@ interface Plan {
   readonly aside: string;
   /** Parts that the other shop has. */
   readonly parts: readonly string[];
+}
+
+/** A name below the folder, and no way out of it. */
+const ASIDE = /^before-restore[\dTZ-]*$/;
+
+/** @throws {FolderTrouble} where the plan is not as one of ours is: nothing is moved by it */
+function readPlan(path: string): Plan {
+  try {
+    const { aside, parts } = JSON.parse(readFileSync(path, "utf8")) as Partial<Plan>;
+    if (typeof aside === "string" && ASIDE.test(aside) && Array.isArray(parts))
+      if (parts.every((part) => PARTS.some((one) => one === part))) return { aside, parts };
+  } catch {
+    // Told below, whatever is the matter with it.
+  }
+  throw new FolderTrouble(
+    EXIT.damaged,
+    `${path} cannot be read. It says how a put-back was to go to its end: some of the shop may lie in a folder before-restore-… already. Nothing was changed. Put a backup back into a new folder (npm run restore), or move the file elsewhere to start with what lies here.`,
+  );
 }
 
 /** Below the data folder, where a shop is put together before it takes the place of the one that stands there. */
@@ -29,7 +47,7 @@ export function planSwitch(folder: string, aside: string): void {
 export function finishSwitch(folder: string): void {
   const path = join(folder, PLAN);
   if (!existsSync(path)) return;
-  const { aside, parts } = JSON.parse(readFileSync(path, "utf8")) as Plan;
+  const { aside, parts } = readPlan(path);
   mkdirSync(join(folder, aside), { recursive: true, mode: 0o700 });
   for (const part of PARTS) {
     const [here, there, from] = [

@@ -82,17 +82,16 @@ export async function logsOfJobs(
   return logsIn(await logTextOf(on, jobIds));
 }
 
-/** How far some logs go, by job. */
+/** How far some logs go, by job; each is asked of the index by itself, whatever is known of how large the shop is. */
 export async function lastLines(
   on: Executor,
   jobIds: readonly number[],
 ): Promise<ReadonlyMap<number, number>> {
-  const rows = await on
-    .select({ jobId: entries.jobId, seq: sql<number>`max(${entries.seq})` })
-    .from(entries)
-    .where(inArray(entries.jobId, [...jobIds]))
-    .groupBy(entries.jobId);
-  return new Map(rows.map(({ jobId, seq }) => [jobId, seq]));
+  const { rows } = (await on.execute(
+    sql`select job, coalesce((select max(e.seq) from entries e where e.job_id = job), 0) as last
+        from unnest(${`{${jobIds.join(",")}}`}::int[]) as job`,
+  )) as unknown as { readonly rows: readonly { readonly job: number; readonly last: number }[] };
+  return new Map(rows.map(({ job, last }) => [job, last]));
 }
 
 /** Lines of some kinds, in order: of every job since an instant, or of some jobs. */

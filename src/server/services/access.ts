@@ -1,14 +1,16 @@
-import { createHmac, randomBytes, randomInt, timingSafeEqual } from "node:crypto";
+import { randomBytes, randomInt, timingSafeEqual } from "node:crypto";
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
+import { EXIT, FolderTrouble } from "@/server/db/folder";
 import { dataFolder } from "@/server/db/shop-database";
 
 /** Letters and digits that nobody confuses when reading them off a screen. */
 const ALPHABET = "ABCDEFGHJKMNPQRSTUVWXYZ23456789";
 const CODE_LENGTH = 8;
+/** What can be typed, long enough to be no guess. */
+const SECRET = /^[\x21-\x7e]{8,200}$/;
 const TRIES = 5;
 const LOCK_MS = 60_000;
-const SESSION_MS = 30 * 24 * 3600 * 1000;
 
 /** Served beyond this machine: every visitor needs the code. */
 export function needsAccess(): boolean {
@@ -22,8 +24,11 @@ function keptSecret(name: string, make: () => string): string {
     writeFileSync(path, make(), { mode: 0o600 });
   }
   const secret = readFileSync(path, "utf8").trim();
-  if (secret.length < CODE_LENGTH)
-    throw new Error(`${path} is too short to keep anybody out: delete it, and a new one is made.`);
+  if (!SECRET.test(secret))
+    throw new FolderTrouble(
+      EXIT.damaged,
+      `${path} cannot be read, or is too short to keep anybody out: move it elsewhere, and a new one is made.`,
+    );
   return secret;
 }
 
@@ -34,25 +39,15 @@ export function accessCode(): string {
   );
 }
 
-function sign(until: string): string {
-  const key = keptSecret("session-key", () => randomBytes(32).toString("hex"));
-  return createHmac("sha256", `${key}:${accessCode()}`).update(until).digest("base64url");
+/** What signs sessions: another code makes all of them worthless. */
+export function sessionKey(): string {
+  return `${keptSecret("session-key", () => randomBytes(32).toString("hex"))}:${accessCode()}`;
 }
 
-function equal(one: string, other: string): boolean {
+/** Whether two texts are the same, in a time that does not tell how much of them is. */
+export function isSame(one: string, other: string): boolean {
   const [a, b] = [Buffer.from(one), Buffer.from(other)];
   return a.length === b.length && timingSafeEqual(a, b);
-}
-
-/** A session that a changed code or thirty days end. */
-export function newSession(nowMs: number): { readonly token: string; readonly maxAgeSeconds: number } {
-  const until = String(nowMs + SESSION_MS);
-  return { token: `${until}.${sign(until)}`, maxAgeSeconds: SESSION_MS / 1000 };
-}
-
-export function isSession(token: string | undefined, nowMs: number): boolean {
-  const [until = "", signature = ""] = (token ?? "").split(".");
-  return /^\d+$/.test(until) && Number(until) > nowMs && equal(signature, sign(until));
 }
 
 interface Tries {
@@ -71,7 +66,7 @@ export function tryCode(code: string, address: string, nowMs: number): CodeAnswe
   const before = triesBy.get(address) ?? { wrong: 0, lockedUntil: 0 };
   if (nowMs < before.lockedUntil)
     return { kind: "locked", seconds: Math.ceil((before.lockedUntil - nowMs) / 1000) };
-  if (equal(code.trim().toUpperCase(), accessCode())) {
+  if (isSame(code.trim().toUpperCase(), accessCode())) {
     triesBy.delete(address);
     return { kind: "right" };
   }

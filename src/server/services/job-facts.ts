@@ -67,7 +67,7 @@ export async function keepWorkedOut(db: Executor, facts: readonly OwnFacts[]): P
       facts.map(({ jobId }) => jobId),
     );
     const last = await lastLines(tx, locked);
-    const isAsRead = ({ jobId, seq }: OwnFacts): boolean => (last.get(jobId) ?? 0) === seq;
+    const isAsRead = ({ jobId, seq }: OwnFacts): boolean => last.get(jobId) === seq;
     await putOwned(tx, facts.filter(isAsRead));
     return facts.filter((one) => !isAsRead(one)).map(({ jobId }) => jobId);
   });

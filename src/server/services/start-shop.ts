@@ -6,7 +6,7 @@ import { FolderTrouble } from "@/server/db/folder";
 import { FolderInUse } from "@/server/db/lock";
 import { dataFolder, shopDatabase } from "@/server/db/shop-database";
 import { countJobs } from "@/server/queries/jobs";
-import { accessCode, needsAccess } from "./access";
+import { needsAccess, sessionKey } from "./access";
 import { hearOthers } from "./changes";
 import { doubtPlugs } from "./doubt-plugs";
 import { readyFacts, renewFacts } from "./rebuild-facts";
@@ -29,7 +29,10 @@ function anchorDate(): Date {
 /** A folder that cannot be used ends this process with one sentence and an exit code of its own. */
 async function openOrEnd(): Promise<OpenDatabase> {
   try {
-    return await shopDatabase(backUpBeforeUpgrade);
+    const database = await shopDatabase(backUpBeforeUpgrade);
+    // What lets people in is made, or found readable, before anybody knocks.
+    if (needsAccess()) sessionKey();
+    return database;
   } catch (error) {
     const isKnown = error instanceof FolderInUse || error instanceof FolderTrouble;
     console.error(isKnown ? error.message : `The database does not open: ${String(error)}`);
@@ -48,7 +51,6 @@ async function start(): Promise<OpenDatabase> {
   const database = await openOrEnd();
   const { db } = database;
   hearOthers(database);
-  if (needsAccess()) accessCode();
   const shopContext = await shopContextOn(db);
   // Seeded once: a shop that has set anything, or has a job, is never touched.
   const isUntouched = shopContext.settings.version === 0 && (await countJobs(db)) === 0;
