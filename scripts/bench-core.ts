@@ -1,16 +1,18 @@
 // Timings of the core, warmed: median and 95th percentile of many runs.
 
+import { rmSync } from "node:fs";
 import { createIsolator } from "@/core/isolation/isolate";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
 import { parseReading } from "@/core/quantity/parse-reading";
 import { reduceJob } from "@/log/reduce";
-import { openScratch } from "@/server/db/connect";
+import { openFolder } from "@/server/db/connect";
 import { entriesOf } from "@/server/repositories/entries";
 import { seedDemo } from "@/server/services/seed-demo";
 import { shopContextOn } from "@/server/services/shop-context";
 import { allTools } from "@/tools/registry";
+import { demoFolder, isSmoke, sized } from "./lib/sized.mjs";
 
-const RUNS = 400;
+const RUNS = sized(400, 1);
 
 function timed(name: string, run: () => unknown, runs = RUNS): void {
   for (let warm = 0; warm < runs / 8; warm += 1) run();
@@ -23,8 +25,9 @@ function timed(name: string, run: () => unknown, runs = RUNS): void {
   console.log(`${name.padEnd(52)} median ${at(0.5)} ms   p95 ${at(0.95)} ms`);
 }
 
-const { db, close } = await openScratch();
-await seedDemo(await shopContextOn(db), new Date("2026-11-25T09:00:00Z"));
+const folder = demoFolder();
+const { db, close } = await openFolder(folder, "npm run bench");
+if (!isSmoke) await seedDemo(await shopContextOn(db), new Date("2026-11-25T09:00:00Z"));
 const { knowledge, limits } = await shopContextOn(db);
 const context = { limits, knowledgeVersion: knowledge.version };
 const entries = await entriesOf(db, 103);
@@ -43,7 +46,7 @@ const evidence = [
   ["push-start", "runs"],
   ["start-capacitance", "inside"],
 ].map(([moveId = "", outcomeId = ""], index) => ({ seq: index + 1, moveId, outcomeId }));
-for (const family of ["capacitor-start", "permanent-split-capacitor"]) {
+for (const family of ["capacitor-start", "permanent-split-capacitor"].slice(0, sized(2, 1))) {
   const said = evidence.filter(
     ({ moveId }) => family === "capacitor-start" || moveId !== "start-capacitance",
   );
@@ -58,9 +61,10 @@ for (const family of ["capacitor-start", "permanent-split-capacitor"]) {
   timed(
     `two steps ahead, ${family}`,
     () => isolate({ machine: { family }, evidence: nothing, options: { lookAhead: 2 } }),
-    60,
+    sized(60, 1),
   );
 }
 await close();
+rmSync(folder, { recursive: true });
 // The thread that isolated for the demo shop would keep this program alive.
 process.exit(0);

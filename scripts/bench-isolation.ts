@@ -15,13 +15,14 @@ import { reducedReport } from "./isolation/reduced";
 import { repairsPart } from "./isolation/repairs-page";
 import { speedPart } from "./isolation/speed-page";
 import { playRepairs } from "./isolation/whole-repairs";
+import { isSmoke, sized } from "./lib/sized.mjs";
 
 const given = process.argv.slice(2);
-const machines = Number(given.find((one) => /^\d+$/.test(one)) ?? 500);
+const machines = Number(given.find((one) => /^\d+$/.test(one)) ?? sized(500, 1));
 const only = given.filter((one) => !/^\d+$/.test(one));
 const isAsked = (part: string): boolean => only.length === 0 || only.includes(part);
 const AT_ONCE = 2;
-const REDUCED_MODELS = 200;
+const REDUCED_MODELS = sized(200, 2);
 
 /** One family in a process of its own: two cores share the families out. */
 function inOwnProcess(family: string): Promise<FamilyReport> {
@@ -61,6 +62,12 @@ async function everyFamily(families: readonly string[]): Promise<FamilyReport[]>
 }
 
 const knowledge = shopKnowledge();
+if (isSmoke) {
+  // That it runs to its end: one machine of one family, and small models. Nothing is written.
+  await inOwnProcess("split-phase");
+  reducedReport(REDUCED_MODELS, parametersOf(knowledge.parameters));
+  process.exit(0);
+}
 const { version } = knowledge;
 const parameters = parametersOf(knowledge.parameters);
 const families = knowledge.families.filter(({ stations }) => stations.length > 0).map(({ id }) => id);

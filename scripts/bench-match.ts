@@ -12,10 +12,11 @@ import { allFamilies } from "@/parts/registry";
 import { LIMITS } from "../tests/core/shop-context";
 import { quantile } from "./lib/measured";
 import { ensureBuilt, startServer } from "./lib/prepare.mjs";
+import { sized } from "./lib/sized.mjs";
 
-const LISTS = 4;
-const ASKED = 600;
-const WARM = 100;
+const LISTS = sized(4, 1);
+const ASKED = sized(600, 5);
+const WARM = sized(100, 2);
 const PORT = 47_977;
 
 const { next } = seededRandom(20_261_129);
@@ -106,7 +107,7 @@ for (const [index, one] of cases.entries()) {
 }
 told("at the endpoint (aim p50 30 ms, p95 80 ms)", times);
 const keys: number[] = [];
-for (let index = 0; index < 200 + WARM; index += 1) {
+for (let index = 0; index < sized(200, 5) + WARM; index += 1) {
   const mark = pick([
     "6202-2RS",
     "608 ZZ C3",

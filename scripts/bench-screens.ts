@@ -1,13 +1,12 @@
 // What somebody waits for on the way through a job, in Chromium: the change of a screen, and the headline of Find and Decide.
 // npx tsx scripts/bench-screens.ts
-import { mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
+import { rmSync } from "node:fs";
 import type { Page } from "@playwright/test";
 import { launchBrowser } from "./lib/browser";
 import { ensureBuilt, ensureSnapshot, startServer } from "./lib/prepare.mjs";
+import { demoFolder, sized } from "./lib/sized.mjs";
 
-const ROUNDS = 30;
+const ROUNDS = sized(30, 1);
 const JOB = 103;
 const AIMS = { screen: 150, same: 300, after: 700 };
 
@@ -43,7 +42,7 @@ async function tap(
 
 ensureSnapshot();
 ensureBuilt();
-const data = mkdtempSync(join(tmpdir(), "spindle-screens-"));
+const data = demoFolder();
 const { child, address } = await startServer({
   port: 47_231,
   data,

@@ -1,36 +1,38 @@
 // npm run bench:shop: what docs/methods/reliability.md promises, measured. Options: --fuzz N --kills N --cuts N --logs N --minutes N --jobs N --pictures N --large FOLDER
 import { spawnSync } from "node:child_process";
-import { mkdtempSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
 import { parseArgs } from "node:util";
 import { keepNote, seqOf } from "./lib/keep-note";
 import { measureBenches } from "./lib/measure-benches";
-import { measureLoad } from "./lib/measure-load";
+import { makeLarge, measureLoad } from "./lib/measure-load";
 import { quantile, residentMegabytes } from "./lib/measured";
 import { ensureBuilt, ensureSnapshot, startServer } from "./lib/prepare.mjs";
+import { demoFolder, isSmoke, sized } from "./lib/sized.mjs";
 
 const { values } = parseArgs({
   options: {
-    fuzz: { type: "string", default: "200000" },
-    kills: { type: "string", default: "100" },
-    cuts: { type: "string", default: "100" },
-    logs: { type: "string", default: "500" },
+    fuzz: { type: "string", default: String(sized(200_000, 0)) },
+    kills: { type: "string", default: String(sized(100, 0)) },
+    cuts: { type: "string", default: String(sized(100, 0)) },
+    logs: { type: "string", default: String(sized(500, 0)) },
     /** Minutes that five benches work at once. */
-    minutes: { type: "string", default: "10" },
-    jobs: { type: "string", default: "50000" },
-    pictures: { type: "string", default: "20000" },
+    minutes: { type: "string", default: String(sized(10, 0)) },
+    jobs: { type: "string", default: String(sized(50_000, 40)) },
+    pictures: { type: "string", default: String(sized(20_000, 3)) },
     /** A large shop that was made before. */
     large: { type: "string" },
     port: { type: "string", default: "47190" },
   },
 });
-const JOBS = [101, 102, 103, 104, 105, 106, 107, 108];
-const ALONE = 200;
-const TOGETHER_MS = 10_000;
+/** Nine jobs that are on the bench: of the demo, or in short of the large shop, which is then the only one. */
+const FIRST = sized(101, 1_001);
+const JOBS = Array.from({ length: 8 }, (_, index) => FIRST + index);
+const ALONE_IN = FIRST + 8;
+const ALONE = sized(200, 5);
+const TOGETHER_MS = sized(10_000, 500);
 
-/** A test at the size of this command. */
+/** A test at the size of this command; `npm test` runs each of them in small. */
 function suite(title: string, file: string, env: Record<string, string>): void {
+  if (Object.values(env).includes("0")) return;
   const started = Date.now();
   const { status, stdout } = spawnSync("npx", ["--no-install", "vitest", "run", file], {
     encoding: "utf8",
@@ -57,16 +59,20 @@ suite(`${values.cuts} power cuts: nothing acknowledged lost`, "tests/server/powe
 });
 
 const started = Date.now();
+const data = demoFolder();
+const asked = { jobs: Number(values.jobs), pictures: Number(values.pictures) };
+if (isSmoke) await makeLarge(data, asked);
 const { child, address } = await startServer({
   port: Number(values.port),
-  data: mkdtempSync(join(tmpdir(), "spindle-bench-shop-")),
+  data,
+  seed: isSmoke ? "none" : "demo",
   output: "ignore",
 });
 console.log(`first start with the demo ${((Date.now() - started) / 1000).toFixed(1)} s`);
 const alone: number[] = [];
-let seq = await seqOf(address, 109);
+let seq = await seqOf(address, ALONE_IN);
 for (let count = 0; count < ALONE; count += 1) {
-  const kept = await keepNote(address, 109, seq);
+  const kept = await keepNote(address, ALONE_IN, seq);
   seq = kept.seq;
   alone.push(kept.ms);
 }
@@ -92,12 +98,6 @@ console.log(`memory after that, idle: ${residentMegabytes(child.pid)} MB`);
 if (Number(values.minutes) > 0) await measureBenches(address, child.pid, Number(values.minutes));
 child.kill("SIGTERM");
 await new Promise((resolve) => child.once("exit", resolve));
-const jobs = Number(values.jobs);
-if (jobs > 0)
-  await measureLoad({
-    jobs,
-    pictures: Number(values.pictures),
-    folder: values.large,
-    port: Number(values.port) + 1,
-  });
+if (asked.jobs > 0)
+  await measureLoad({ ...asked, folder: isSmoke ? data : values.large, port: Number(values.port) + 1 });
 process.exit(0);

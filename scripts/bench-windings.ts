@@ -10,9 +10,10 @@ import { nextPair } from "@/core/windings/next-pair";
 import { TOOL_CONTEXT, TOOLS } from "../tests/core/shop-context";
 import { madeMotors } from "./lib/made-motors";
 import { errorOf, POCKET, type RandomNetwork, randomNetwork, reading } from "./lib/random-networks";
+import { sized } from "./lib/sized.mjs";
 
-const NETWORKS = 500;
-const MISREAD = 300;
+const NETWORKS = sized(500, 20);
+const MISREAD = sized(300, 4);
 const share = (part: number, whole: number): string =>
   `${((100 * part) / whole).toFixed(1)} % (${part} of ${whole})`;
 const milliseconds = (times: readonly number[], at: number): string => {
@@ -136,7 +137,7 @@ function several(): void {
 function identity(): void {
   const tool = TOOLS.find(({ id }) => id === "motor-identity");
   const count = { right: 0, settled: 0, wrong: 0 };
-  const motors = madeMotors(300);
+  const motors = madeMotors(sized(300, 10));
   for (const { kind, input } of motors) {
     const answer = tool?.run(input, TOOL_CONTEXT);
     if (!answer?.ok) throw new Error(answer?.issues[0]?.message);
@@ -153,7 +154,7 @@ function identity(): void {
 function tools(): void {
   for (const { id, example, run } of TOOLS) {
     const times: number[] = [];
-    for (let index = 0; index < 250; index += 1) timed(times, () => run(example, TOOL_CONTEXT));
+    for (let index = 0; index < sized(250, 52); index += 1) timed(times, () => run(example, TOOL_CONTEXT));
     console.log(
       `  ${id.padEnd(28)} run, median of 200 after 50 (aim 5 ms): ${milliseconds(times.slice(50), 0.5)}`,
     );
@@ -170,7 +171,7 @@ function noise(random: ReturnType<typeof seededRandom>): string {
 function parsers(): void {
   const random = seededRandom(3);
   const times: number[] = [];
-  for (let index = 0; index < 20_000; index += 1) {
+  for (let index = 0; index < sized(20_000, 200); index += 1) {
     const text = noise(random);
     for (const parse of [
       parseCapacitorMark,

@@ -1,5 +1,6 @@
 // npm run bench: start times, weight of pages and packages, time of an entry, timings of the core, laws run often.
-// --no-cold leaves out the fresh clone, which installs every package again.
+// --no-cold leaves out the fresh clone, which installs every package again; --smoke only shows that every bench runs to
+// its end, below a minute.
 import { execFileSync, spawn, spawnSync } from "node:child_process";
 import { mkdtempSync, readdirSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
@@ -8,6 +9,7 @@ import { pageWeight } from "./lib/page-weight.mjs";
 import { ensureBuilt, ensureInstalled, ensureSnapshot, startServer } from "./lib/prepare.mjs";
 
 const PORT = 47_210;
+const ANCHOR = "2026-11-25T09:00:00Z";
 const JOB_PAGES = ["take-in", "make-safe", "measure"].map((stage) => ({
   path: `/jobs/103/${stage}`,
   budget: 260,
@@ -72,10 +74,10 @@ async function starts() {
   rmSync(data, { recursive: true, force: true });
 }
 
-async function entryTimes(address) {
+async function entryTimes(address, warm, runs) {
   const times = [];
   let { seq } = await (await fetch(`${address}/api/jobs/104`)).json();
-  for (let run = 0; run < 80; run += 1) {
+  for (let run = 0; run < warm + runs; run += 1) {
     const body = {
       entryId: crypto.randomUUID(),
       expectedSeq: seq,
@@ -91,45 +93,84 @@ async function entryTimes(address) {
       body: JSON.stringify(body),
     });
     ({ seq } = await answer.json());
-    if (run >= 20) times.push(performance.now() - started);
+    if (run >= warm) times.push(performance.now() - started);
   }
   times.sort((one, other) => one - other);
-  console.log(`an entry kept, over HTTP: median ${times[30].toFixed(1)} ms, p95 ${times[57].toFixed(1)} ms`);
+  console.log(
+    `an entry kept, over HTTP: median ${times[runs >> 1].toFixed(1)} ms, p95 ${times[Math.floor(runs * 0.95)].toFixed(1)} ms`,
+  );
 }
 
-async function weights() {
-  const data = mkdtempSync(join(tmpdir(), "spindle-bench-"));
+async function weights(pages, runs, data = mkdtempSync(join(tmpdir(), "spindle-bench-"))) {
   const { child, address } = await startServer({
     port: PORT + 9,
     data,
     output: "ignore",
-    anchor: "2026-11-25T09:00:00Z",
+    anchor: ANCHOR,
   });
-  for (const { path, budget } of PAGES) {
+  for (const { path, budget } of pages) {
     const { kilobytes, files } = await pageWeight(address, path);
     console.log(
       `script of ${path.padEnd(30)} ${kilobytes.toFixed(0).padStart(4)} kB gzipped in ${files} files (budget ${budget})${kilobytes > budget ? "  OVER" : ""}`,
     );
   }
-  await entryTimes(address);
+  await entryTimes(address, runs >> 1, runs);
   child.kill();
+  await new Promise((resolve) => child.once("exit", resolve));
   rmSync(data, { recursive: true, force: true });
+}
+
+const NO_SHOP = new Set(["isolation", "mutations", "decide", "windings", "match"]);
+const BENCHES = ["screens", "core", "decide", "windings", "match"];
+
+/** Every bench in short, two at a time. @returns how many did not run to their end */
+async function smoke() {
+  const began = Date.now();
+  const waiting = ["isolation", "match", "shop", ...BENCHES.filter((name) => name !== "match"), "mutations"];
+  const demo = join(mkdtempSync(join(tmpdir(), "spindle-bench-")), "demo");
+  // Those that need no demo begin meanwhile.
+  const seeded = startServer({ port: PORT + 8, data: demo, output: "ignore", anchor: ANCHOR }).then(
+    ({ child }) => {
+      child.kill();
+      return new Promise((resolve) => child.once("exit", resolve));
+    },
+  );
+  let failed = 0;
+  const lane = async () => {
+    for (let name = waiting.shift(); name !== undefined; name = waiting.shift()) {
+      const words = [];
+      if (!NO_SHOP.has(name)) await seeded;
+      const child = spawn("npx", ["--no-install", "tsx", `scripts/bench-${name}.ts`], {
+        stdio: ["ignore", "pipe", "pipe"],
+        env: { ...process.env, BENCH_SMOKE: "yes", BENCH_DEMO: demo },
+      });
+      for (const stream of [child.stdout, child.stderr]) stream.on("data", (piece) => words.push(piece));
+      const code = await new Promise((resolve) => child.once("close", resolve));
+      if (code === 0) continue;
+      failed += 1;
+      console.log(`bench-${name} ended with ${code}:\n${Buffer.concat(words)}`);
+    }
+  };
+  await Promise.all([lane(), lane()]);
+  await weights(PAGES.slice(0, 1), 2, demo);
+  console.log(
+    `every bench in short: ${failed === 0 ? "all ran" : `${failed} did not run`} to their end, ${seconds(Date.now() - began)}`,
+  );
+  return failed;
 }
 
 ensureInstalled();
 ensureSnapshot();
 ensureBuilt();
+if (process.argv.includes("--smoke")) process.exit(await smoke());
 console.log(
   `node_modules                                              ${execFileSync("du", ["-sh", "node_modules"], { encoding: "utf8" }).split("\t")[0]}`,
 );
 if (!process.argv.includes("--no-cold")) await coldStart();
 await starts();
-await weights();
-spawnSync("npx", ["--no-install", "tsx", "scripts/bench-screens.ts"], { stdio: "inherit" });
-spawnSync("npx", ["--no-install", "tsx", "scripts/bench-core.ts"], { stdio: "inherit" });
-spawnSync("npx", ["--no-install", "tsx", "scripts/bench-decide.ts"], { stdio: "inherit" });
-spawnSync("npx", ["--no-install", "tsx", "scripts/bench-windings.ts"], { stdio: "inherit" });
-spawnSync("npx", ["--no-install", "tsx", "scripts/bench-match.ts"], { stdio: "inherit" });
+await weights(PAGES, 60);
+for (const name of BENCHES)
+  spawnSync("npx", ["--no-install", "tsx", `scripts/bench-${name}.ts`], { stdio: "inherit" });
 console.log("\nlaws, 2,000 runs each:");
 const laws = spawnSync("npx", ["--no-install", "vitest", "run", "--project", "node", "laws"], {
   stdio: "inherit",

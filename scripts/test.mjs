@@ -33,7 +33,9 @@ function check(title, command, args) {
     const words = [];
     const [program, ...before] = command.endsWith("/tsc")
       ? [process.execPath, command]
-      : ["npx", "--no-install", command];
+      : command === "node"
+        ? [process.execPath]
+        : ["npx", "--no-install", command];
     const child = spawn(program, [...before, ...args], {
       stdio: ["ignore", "pipe", "pipe"],
       env: { ...process.env, ASTRO_TELEMETRY_DISABLED: "1" },
@@ -92,6 +94,7 @@ async function checks() {
   const built = async () => {
     await others();
     await check("the program builds", "tsx", ["scripts/build.ts"]);
+    await check("every bench runs to its end (in short)", "node", ["scripts/bench.mjs", "--smoke"]);
   };
   // It writes the types of the content, on which the rest of the types stands.
   const types = async () => {

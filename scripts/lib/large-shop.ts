@@ -6,6 +6,7 @@ import sharp from "sharp";
 import { openFolder } from "@/server/db/connect";
 import type { Executor } from "@/server/db/executor";
 import { setDatabase } from "@/server/db/shop-database";
+import { countJobs } from "@/server/queries/jobs";
 import { entriesOf } from "@/server/repositories/entries";
 import { seedDemo } from "@/server/services/seed-demo";
 import { shopContextOn } from "@/server/services/shop-context";
@@ -109,7 +110,8 @@ export async function makeLargeShop(folder: string, asked: LargeShop): Promise<v
   const shop = await openFolder(folder, "npm run bench:shop");
   setDatabase(shop);
   const { db } = shop;
-  await seedDemo(await shopContextOn(db), new Date(ANCHOR));
+  // In short it begins as a copy of a demo shop.
+  if ((await countJobs(db)) === 0) await seedDemo(await shopContextOn(db), new Date(ANCHOR));
   await finishDemo(db, asked.linesAJob);
   await db.execute(sql`create table bench_pictures (no int primary key, sha256 text not null)`);
   await pictures(db, folder, asked.pictures);

@@ -6,15 +6,19 @@ import { seededRandom } from "@/core/seeded-random";
 import { makeLargeShop } from "./large-shop";
 import { quantile, residentMegabytes } from "./measured";
 import { startServer } from "./prepare.mjs";
+import { sized } from "./sized.mjs";
 
-const ASKED = 100;
+const ASKED = sized(100, 2);
 const FIRST_JOB = 1_001;
 const LINES = 30;
 const HERE = 150;
 
-interface Load {
+interface Asked {
   readonly jobs: number;
   readonly pictures: number;
+}
+
+interface Load extends Asked {
   readonly folder: string | undefined;
   readonly port: number;
 }
@@ -111,16 +115,19 @@ async function restored(folder: string): Promise<void> {
   rmSync(join(to, ".."), { recursive: true });
 }
 
+/** Makes the shop that is measured, and says how long that took. */
+export async function makeLarge(folder: string, { jobs, pictures }: Asked): Promise<void> {
+  const began = Date.now();
+  await makeLargeShop(folder, { jobs, pictures, here: HERE, linesAJob: LINES });
+  console.log(
+    `a shop of ${jobs} jobs, ${jobs * LINES} lines, ${pictures} pictures made in ${seconds(began)}`,
+  );
+}
+
 /** Every screen of a shop of ten years, one device asking; then a backup and a restore of it. */
 export async function measureLoad({ jobs, pictures, folder: given, port }: Load): Promise<void> {
   const folder = given ?? join(mkdtempSync(join(tmpdir(), "spindle-large-")), "shop");
-  if (!existsSync(folder)) {
-    const began = Date.now();
-    await makeLargeShop(folder, { jobs, pictures, here: HERE, linesAJob: LINES });
-    console.log(
-      `a shop of ${jobs} jobs, ${jobs * LINES} lines, ${pictures} pictures made in ${seconds(began)}`,
-    );
-  }
+  if (!existsSync(folder)) await makeLarge(folder, { jobs, pictures });
   const first = await start(folder, port);
   console.log(`  its first start, where every job stands worked out: ${first.took}`);
   await stop(first.child);

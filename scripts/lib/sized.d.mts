@@ -1,0 +1,3 @@
+export const isSmoke: boolean;
+export function sized(full: number, few: number): number;
+export function demoFolder(): string;
