@@ -32,6 +32,8 @@ export const onRequest = defineMiddleware(async (context, next) => {
   const port = process.env["PORT"] ?? url.port;
   const refusal = originRefusal(request, allowedHosts(port, process.env["GOOD_SPINDLE_HOSTS"]));
   if (refusal) return dress(refused(403, refusal.code, refusal.message));
+  // The server's own idea of its address knows no port: what is printed has to lead back here.
+  locals.origin = `${url.protocol}//${request.headers.get("host")}`;
   if (
     needsAccess() &&
     !OPEN_PATHS.test(url.pathname) &&

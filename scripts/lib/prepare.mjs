@@ -37,6 +37,8 @@ function run(command, args, { quiet = false } = {}) {
   const result = spawnSync(command, args, {
     stdio: quiet ? "pipe" : "inherit",
     encoding: "utf8",
+    // npm and npx are scripts there, which nothing but a shell starts.
+    shell: process.platform === "win32",
     env: { ...process.env, ASTRO_TELEMETRY_DISABLED: "1" },
   });
   if (result.status === 0) return;

@@ -9,6 +9,35 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => shop.stop());
 
+test("a device that is put out from Set-up is out at once, and stays out until it has the code again", async ({
+  browser,
+}) => {
+  const code = readFileSync(join(shop.data, "access-code"), "utf8").trim();
+  const enter = async () => {
+    const page = await (await browser.newContext()).newPage();
+    await page.goto(`${shop.address}/access`);
+    await page.getByLabel("Code", { exact: true }).fill(code);
+    await page.getByRole("button", { name: "Come in" }).click();
+    await page.waitForURL(`${shop.address}/`);
+    return page;
+  };
+  const [tablet, here] = [await enter(), await enter()];
+  await here.goto(`${shop.address}/set-up`);
+  const devices = here.getByRole("list", { name: "Devices that are in" });
+  await expect(devices).toContainText("This device");
+  // The newest is this one; the next is the tablet.
+  await devices
+    .getByRole("button", { name: /^Put out/ })
+    .first()
+    .click();
+  await expect
+    .poll(() => tablet.request.get(`${shop.address}/api/jobs/101`).then((got) => got.status()))
+    .toBe(401);
+  await tablet.reload();
+  await expect(tablet).toHaveURL(/\/access/);
+  expect((await here.request.get(`${shop.address}/api/jobs/101`)).status()).toBe(200);
+});
+
 test("on the workshop's network the code is asked for, once, and five wrong tries wait a minute", async ({
   page,
   context,
@@ -27,6 +56,8 @@ test("on the workshop's network the code is asked for, once, and five wrong trie
   expect(cookie).toMatchObject({ httpOnly: true, sameSite: "Strict" });
   await page.goto(`${shop.address}/set-up`);
   await expect(page.getByText(code)).toBeVisible();
+  // What is scanned leads here, port and all.
+  await expect(page.getByText(shop.address, { exact: true })).toBeVisible();
   for (let tries = 0; tries < 5; tries += 1)
     await fetch(`${shop.address}/api/access`, {
       method: "POST",

@@ -34,7 +34,9 @@ describe("garbage in a file of the folder's own", () => {
     const { identity } = JSON.parse(readFileSync(path, "utf8"));
     writeFileSync(path, "\u0000{");
     const again = await open();
-    expect(at.told).toContainEqual(expect.stringMatching(/folder\.json could not be read: it was written anew/));
+    expect(at.told).toContainEqual(
+      expect.stringMatching(/folder\.json could not be read: it was written anew/),
+    );
     expect(await entriesOf(again.db, id)).toHaveLength(1);
     await again.close();
     expect(JSON.parse(readFileSync(path, "utf8"))).toMatchObject({ identity });

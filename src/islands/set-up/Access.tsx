@@ -72,7 +72,7 @@ function Devices({ sessions, zone }: { readonly sessions: readonly Session[]; re
       ) : null}
       <p className="text-soft">
         A device that is put out needs the code again. Is the code known to somebody who should not have it?
-        Move the file access-code out of the data folder and start again: a new one is made.
+        Take the file access-code out of the data folder and start again: a new one is made.
       </p>
       <Problem text={problem} />
     </div>

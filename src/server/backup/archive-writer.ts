@@ -87,9 +87,17 @@ export class ArchiveWriter {
   }
 
   private async add(name: string, bytes: Uint8Array, compress: boolean): Promise<void> {
-    const stream = Readable.from([bytes]);
-    this.zip.addReadStream(stream, name, { mtime: MADE_AT, mode: MODE, compress });
-    await Promise.race([finished(stream), this.written]);
+    // The list of members lives as long as the archive is written: what it holds on to is let go by then.
+    let held: Uint8Array | undefined = bytes;
+    const read = new Promise<void>((resolve, reject) => {
+      this.zip.addReadStreamLazy(name, { mtime: MADE_AT, mode: MODE, compress }, (give) => {
+        const stream = Readable.from([held]);
+        held = undefined;
+        finished(stream).then(resolve, reject);
+        give(null, stream);
+      });
+    });
+    await Promise.race([read, this.written]);
   }
 
   private open(name: string): Member {

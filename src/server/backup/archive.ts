@@ -1,6 +1,7 @@
-import { sql } from "drizzle-orm";
+import { type SQL, sql } from "drizzle-orm";
 import type { Executor } from "@/server/db/executor";
 import type { Pictures } from "@/server/db/pictures";
+import { rowsOf } from "@/server/db/rows";
 import { type Manifest, TABLES, type Table } from "./archive-format";
 import type { ArchiveStep, StepDone } from "./archive-steps";
 import { type ArchiveHand, archiveHand } from "./archive-thread";
@@ -20,20 +21,20 @@ interface Cut {
   readonly logs: readonly (readonly [job: number, last: number])[];
 }
 
-/** Order of each small table. */
-const ORDER: Readonly<Record<Exclude<Table, "entries">, string>> = {
-  settings: "id",
-  owners: "id",
-  files: "sha256",
-  jobs: "id",
-  loose_readings: "id",
-  shelf_parts: "id",
-  stock_moves: "id",
-};
+/** Small tables, each with what it is ordered by. */
+const ORDER: readonly (readonly [Exclude<Table, "entries">, string])[] = [
+  ["settings", "id"],
+  ["owners", "id"],
+  ["files", "sha256"],
+  ["jobs", "id"],
+  ["loose_readings", "id"],
+  ["shelf_parts", "id"],
+  ["stock_moves", "id"],
+];
 
-async function one<T>(on: Executor, query: ReturnType<typeof sql>): Promise<T | undefined> {
-  const { rows } = (await on.execute(query)) as unknown as { readonly rows: readonly T[] };
-  return rows[0];
+async function one<T>(on: Executor, statement: SQL): Promise<T | undefined> {
+  const [row] = await rowsOf<T>(on, statement);
+  return row;
 }
 
 async function hasTable(on: Executor, table: string): Promise<boolean> {
@@ -48,14 +49,14 @@ async function cutOf(db: Executor): Promise<Cut> {
       await tx.execute(sql`set local time zone 'UTC'`);
       const small = new Map<Table, Lines>();
       // Before an upgrade the database is an older one: a table that came later has nothing to tell yet.
-      for (const [table, order] of Object.entries(ORDER))
+      for (const [table, order] of ORDER)
         if (await hasTable(tx, table)) {
           const lines = await one<Lines>(
             tx,
             sql.raw(`select count(*)::int as count,
               coalesce(string_agg(row_to_json(t)::text, E'\\n' order by ${order}), '') as text from ${table} t`),
           );
-          small.set(table as Table, lines ?? NO_LINES);
+          small.set(table, lines ?? NO_LINES);
         }
       const files = small.has("files")
         ? await one<{ readonly hashes: readonly string[] }>(
@@ -65,8 +66,10 @@ async function cutOf(db: Executor): Promise<Cut> {
         : undefined;
       const ends = await one<{ readonly logs: Cut["logs"] }>(
         tx,
-        sql`select coalesce(json_agg(json_build_array(job_id, last) order by job_id), '[]') as logs
-            from (select job_id, max(seq) as last from entries group by job_id) of_job`,
+        // Asked of the index job by job: to read every line would hold everybody for as long as that takes.
+        sql`select coalesce(json_agg(json_build_array(job, last) order by job), '[]') as logs
+            from (select id as job, (select max(seq) from entries where job_id = id) as last from jobs) ends
+            where last is not null`,
       );
       return { small, pictures: files?.hashes ?? [], logs: ends?.logs ?? [] };
     },

@@ -1,12 +1,9 @@
 import { randomUUID } from "node:crypto";
 import {
   chmodSync,
-  closeSync,
   existsSync,
-  fsyncSync,
   lstatSync,
   mkdirSync,
-  openSync,
   readdirSync,
   readFileSync,
   renameSync,
@@ -15,6 +12,7 @@ import {
   writeFileSync,
 } from "node:fs";
 import { join } from "node:path";
+import { syncFile, syncFolder } from "./sync-path";
 import { SyncedFile } from "./synced-file";
 
 /** A data folder that cannot be used: one sentence, and an exit code of its own. Nothing in it was changed. */
@@ -75,22 +73,12 @@ export function troubleOf(error: unknown, folder: string): FolderTrouble | undef
   return undefined;
 }
 
-/** Brings a file, or the names in a folder, to the disk. */
-export function syncPath(path: string): void {
-  const file = openSync(path, "r");
-  try {
-    fsyncSync(file);
-  } finally {
-    closeSync(file);
-  }
-}
-
 /** Brings every file and folder below a path to the disk. */
 export function syncTree(path: string): void {
   for (const entry of readdirSync(path, { withFileTypes: true }))
     if (entry.isDirectory()) syncTree(join(path, entry.name));
-    else if (entry.isFile()) syncPath(join(path, entry.name));
-  syncPath(path);
+    else if (entry.isFile()) syncFile(join(path, entry.name));
+  syncFolder(path);
 }
 
 /** Writes a file whole or not at all, on the disk when this returns. Readable by its owner only. */
@@ -132,7 +120,7 @@ export function prepareFolder(folder: string): void {
       );
     const probe = join(folder, `.probe-${randomUUID()}`);
     writeFileSync(probe, "x".repeat(8192));
-    syncPath(probe);
+    syncFile(probe);
     rmSync(probe);
     closeToOthers(folder);
   } catch (error) {

@@ -16,6 +16,7 @@ import { join } from "node:path";
 import { EXIT, FolderTrouble, writeSynced } from "./folder";
 import { COPY_HEAD } from "./journal-gaps";
 import { type JournalLine, lineText, readLineText } from "./journal-line";
+import { syncFolder } from "./sync-path";
 import { SyncedFile } from "./synced-file";
 import { lastLine, textLines } from "./text-lines";
 
@@ -153,14 +154,8 @@ export class JournalFiles {
     const name = ofDay > newest ? ofDay : older;
     const isNew = !existsSync(join(this.folder, name));
     this.file = { day, handle: openSync(join(this.folder, name), "a", 0o600) };
-    if (isNew) this.syncFolder();
+    if (isNew) syncFolder(this.folder);
     return this.file;
-  }
-
-  private syncFolder(): void {
-    const handle = openSync(this.folder, "r");
-    fsyncSync(handle);
-    closeSync(handle);
   }
 
   /**
@@ -247,7 +242,7 @@ export class JournalFiles {
     }
     throw new FolderTrouble(
       EXIT.damaged,
-      `${path} cannot be read. It names owners who were still to be forgotten: nothing was changed. Move it elsewhere, start again, and forget them once more on their pages.`,
+      `${path} cannot be read. It names owners who were still to be forgotten: nothing was changed. Put it elsewhere, start again, and forget them once more on their pages.`,
     );
   }
 

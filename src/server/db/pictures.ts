@@ -5,6 +5,7 @@ import { dirname, join } from "node:path";
 import { and, eq } from "drizzle-orm";
 import type { Executor } from "./executor";
 import { pictureBytes } from "./schema";
+import { syncFolder } from "./sync-path";
 
 export type PictureSize = "whole" | "small";
 
@@ -17,12 +18,6 @@ export interface Pictures {
   read(sha256: string, size: PictureSize): Promise<Uint8Array | undefined>;
   /** The data folder that they lie in as files, where they do: a thread reads them there itself. */
   readonly folder?: string;
-}
-
-async function syncFolder(path: string): Promise<void> {
-  const folder = await open(path, "r");
-  await folder.sync();
-  await folder.close();
 }
 
 /** A picture's name below a data folder. */
@@ -46,8 +41,8 @@ export function picturesInFolder(folder: () => string): Pictures {
       await file.sync();
       await file.close();
       await rename(aside, path);
-      await syncFolder(dirname(path));
-      if (isNewFolder) await syncFolder(dirname(dirname(path)));
+      syncFolder(dirname(path));
+      if (isNewFolder) syncFolder(dirname(dirname(path)));
     },
     has: async (sha256, size) => existsSync(pathOf(sha256, size)),
     read: (sha256, size) =>

@@ -1,6 +1,7 @@
 import { existsSync, mkdirSync, readFileSync, renameSync, rmSync } from "node:fs";
 import { join } from "node:path";
-import { EXIT, FolderTrouble, syncPath, syncTree, writeSynced } from "./folder";
+import { EXIT, FolderTrouble, syncTree, writeSynced } from "./folder";
+import { syncFolder } from "./sync-path";
 
 /** What a shop consists of, below its data folder. Backups and what lets people in are not part of it. */
 const PARTS = ["postgres", "journal", "pictures", "folder.json", "put-back.json"] as const;
@@ -19,7 +20,7 @@ const ASIDE = /^before-restore[\dTZ-]*$/;
 /** @throws {FolderTrouble} where the plan is not as one of ours is: nothing is moved by it */
 function readPlan(path: string): Plan {
   try {
-    const { aside, parts } = JSON.parse(readFileSync(path, "utf8")) as Partial<Plan>;
+    const { aside, parts }: Partial<Plan> = JSON.parse(readFileSync(path, "utf8"));
     if (typeof aside === "string" && ASIDE.test(aside) && Array.isArray(parts))
       if (parts.every((part) => PARTS.some((one) => one === part))) return { aside, parts };
   } catch {
@@ -27,7 +28,7 @@ function readPlan(path: string): Plan {
   }
   throw new FolderTrouble(
     EXIT.damaged,
-    `${path} cannot be read. It says how a put-back was to go to its end: some of the shop may lie in a folder before-restore-… already. Nothing was changed. Put a backup back into a new folder (npm run restore), or move the file elsewhere to start with what lies here.`,
+    `${path} cannot be read. It says how a put-back was to go to its end: some of the shop may lie in a folder before-restore-… already. Nothing was changed. Put a backup back into a new folder (npm run restore), or put the file elsewhere to start with what lies here.`,
   );
 }
 
@@ -60,8 +61,8 @@ export function finishSwitch(folder: string): void {
     if (existsSync(from)) renameSync(from, here);
   }
   syncTree(join(folder, aside));
-  syncPath(folder);
+  syncFolder(folder);
   rmSync(restoredFolder(folder), { recursive: true, force: true });
   rmSync(path);
-  syncPath(folder);
+  syncFolder(folder);
 }

@@ -1,6 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { closeSync, fsyncSync, openSync, renameSync, rmSync, writeSync } from "node:fs";
 import { dirname } from "node:path";
+import { syncFolder } from "./sync-path";
 
 const PIECE = 256 * 1024;
 
@@ -36,9 +37,7 @@ export class SyncedFile {
     closeSync(this.handle);
     this.handle = undefined;
     renameSync(this.aside, this.path);
-    const folder = openSync(dirname(this.path), "r");
-    fsyncSync(folder);
-    closeSync(folder);
+    syncFolder(dirname(this.path));
   }
 
   /** What was not finished leaves nothing behind. */

@@ -3,6 +3,7 @@ import type { Entry, NewEntry } from "@/core/job/log/entry";
 import { STAGES } from "@/core/job/stages";
 import { currentVersion, readLine } from "@/log/read-payload";
 import type { Executor } from "@/server/db/executor";
+import { rowsOf } from "@/server/db/rows";
 import { entries } from "@/server/db/schema";
 
 /** Rows of one statement: a statement takes no more than 65,535 values. */
@@ -50,11 +51,12 @@ export async function entriesAfter(on: Executor, jobId: number, seq: number): Pr
  */
 export async function logTextOf(on: Executor, jobIds: readonly number[]): Promise<string> {
   if (jobIds.length === 0) return "";
-  const { rows } = (await on.execute(
+  const [row] = await rowsOf<{ readonly text: string | null }>(
+    on,
     sql`select string_agg(row_to_json(e)::text, E'\n' order by e.job_id, e.seq) as text
         from entries e where e.job_id = any(${`{${jobIds.join(",")}}`}::int[])`,
-  )) as unknown as { readonly rows: readonly { readonly text: string | null }[] };
-  return rows[0]?.text ?? "";
+  );
+  return row?.text ?? "";
 }
 
 const COLUMNS = Object.entries(getTableColumns(entries)).map(
@@ -65,7 +67,7 @@ const COLUMNS = Object.entries(getTableColumns(entries)).map(
 export function logsIn(text: string): ReadonlyMap<number, readonly Entry[]> {
   const logs = new Map<number, Entry[]>();
   for (const line of text === "" ? [] : text.split("\n")) {
-    const kept = JSON.parse(line) as Readonly<Record<string, unknown>>;
+    const kept: Readonly<Record<string, unknown>> = JSON.parse(line);
     const row = Object.fromEntries(COLUMNS.map(([column, name]) => [name, kept[column]])) as Row;
     const log = logs.get(row.jobId);
     if (log) log.push(toEntry(row));
@@ -87,10 +89,11 @@ export async function lastLines(
   on: Executor,
   jobIds: readonly number[],
 ): Promise<ReadonlyMap<number, number>> {
-  const { rows } = (await on.execute(
+  const rows = await rowsOf<{ readonly job: number; readonly last: number }>(
+    on,
     sql`select job, coalesce((select max(e.seq) from entries e where e.job_id = job), 0) as last
         from unnest(${`{${jobIds.join(",")}}`}::int[]) as job`,
-  )) as unknown as { readonly rows: readonly { readonly job: number; readonly last: number }[] };
+  );
   return new Map(rows.map(({ job, last }) => [job, last]));
 }
 

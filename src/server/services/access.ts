@@ -27,7 +27,7 @@ function keptSecret(name: string, make: () => string): string {
   if (!SECRET.test(secret))
     throw new FolderTrouble(
       EXIT.damaged,
-      `${path} cannot be read, or is too short to keep anybody out: move it elsewhere, and a new one is made.`,
+      `${path} cannot be read, or is too short to keep anybody out: put it elsewhere, and a new one is made.`,
     );
   return secret;
 }

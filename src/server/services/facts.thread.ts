@@ -3,4 +3,6 @@ import { workerData } from "node:worker_threads";
 import { answerAll } from "@/workers/answer-all";
 import { type FactsContext, factsInText, type LogText } from "./own-facts";
 
-answerAll((logs: LogText) => factsInText(logs, workerData as FactsContext));
+const context: FactsContext = workerData;
+
+answerAll((logs: LogText) => factsInText(logs, context));
