@@ -1,7 +1,7 @@
 /** Of a turn's lines. */
 const [FEWEST, MOST] = [500, 10_000];
 /** How long a turn may take: nobody is held up for longer. */
-const [SHORTEST_MS, LONGEST_MS] = [25, 150];
+const [SHORTEST_MS, LONGEST_MS] = [25, 75];
 
 /**
  * How much is read from the database at a time by somebody who must not hold up others, nor be starved by them: a turn
