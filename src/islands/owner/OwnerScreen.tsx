@@ -25,11 +25,14 @@ interface OwnerScreenProps {
 
 /** Name and ways to reach them; refused where another device changed them meanwhile, with what is typed kept. */
 function Ways({ owner }: Pick<OwnerScreenProps, "owner">) {
-  const [draft, setDraft, clear] = useDraft(`owner:${owner.id}`, {
-    name: owner.name,
-    contact: owner.contact,
-  });
-  const [version, setVersion] = useState(owner.version);
+  const [{ name, contact, version }, setCurrent] = useState(owner);
+  // Only what was changed here: the other field follows what the shop has.
+  const [changes, setChanges, clear] = useDraft<{ readonly name?: string; readonly contact?: string }>(
+    `owner-changes:${owner.id}`,
+    {},
+  );
+  const ways = { name, contact };
+  const draft = { ...ways, ...changes };
   const [isStale, setIsStale] = useState(false);
   const [said, setSaid] = useState<string | undefined>(undefined);
   const [problem, setProblem] = useState<string | undefined>(undefined);
@@ -42,8 +45,8 @@ function Ways({ owner }: Pick<OwnerScreenProps, "owner">) {
     setProblem(answer.ok ? undefined : answer.issues.map(({ message }) => message).join(" "));
     setIsStale(!answer.ok && answer.issues.some(({ code }) => code === "stale/owner"));
     if (!answer.ok) return;
+    setCurrent({ ...owner, ...draft, version: answer.value.version });
     clear();
-    setVersion(answer.value.version);
   };
   return (
     <form
@@ -61,7 +64,7 @@ function Ways({ owner }: Pick<OwnerScreenProps, "owner">) {
             dir="auto"
             value={draft.name}
             maxLength={300}
-            onChange={(event) => setDraft({ ...draft, name: event.target.value })}
+            onChange={(event) => setChanges({ ...changes, name: event.target.value })}
           />
         )}
       </Field>
@@ -72,7 +75,7 @@ function Ways({ owner }: Pick<OwnerScreenProps, "owner">) {
             className="input"
             dir="auto"
             value={draft.contact}
-            onChange={(event) => setDraft({ ...draft, contact: event.target.value })}
+            onChange={(event) => setChanges({ ...changes, contact: event.target.value })}
           />
         )}
       </Field>

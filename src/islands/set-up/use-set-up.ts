@@ -83,7 +83,9 @@ export function readSetUp(draft: SetUpDraft): {
 /** Set-up: typed on this device until kept, checked as it is typed. */
 export function useSetUp(stored: StoredSettings) {
   const [current, setCurrent] = useState(stored);
-  const [draft, setDraft, clear] = useDraft<SetUpDraft>("set-up", draftOf(stored.value));
+  // Only what was changed here: all else follows what the shop has, whoever changed it meanwhile.
+  const [changes, setChanges, clear] = useDraft<Partial<SetUpDraft>>("set-up-changes", {});
+  const draft: SetUpDraft = { ...draftOf(current.value), ...changes };
   const [told, setTold] = useState<{ readonly text: string; readonly isBad: boolean } | undefined>(undefined);
   const { value, issues } = readSetUp(draft);
   const keep = async (): Promise<void> => {
@@ -93,12 +95,11 @@ export function useSetUp(stored: StoredSettings) {
       return setTold({ text: answer.issues.map(({ message }) => message).join(" "), isBad: true });
     clear();
     setCurrent(answer.value);
-    setDraft(draftOf(answer.value.value));
     setTold({ text: "Kept.", isBad: false });
   };
   const set = (change: Partial<SetUpDraft>): void => {
     setTold(undefined);
-    setDraft({ ...draft, ...change });
+    setChanges({ ...changes, ...change });
   };
   const problemOf = (path: string): string | undefined => issues.find((one) => one.path === path)?.message;
   return { draft, set, keep, told, problemOf };

@@ -1,3 +1,5 @@
+import { keepText, keptText } from "./storage";
+
 const KEY = "good-spindle:bench-name";
 
 function madeUp(): string {
@@ -7,15 +9,15 @@ function madeUp(): string {
 
 /** Who posts from this device: a bench's name, kept on the device. */
 export function benchName(): string {
-  const kept = localStorage.getItem(KEY);
-  if (kept) return kept;
+  const known = keptText("device", KEY);
+  if (known) return known;
   const name = madeUp();
-  localStorage.setItem(KEY, name);
+  keepText("device", KEY, name);
   return name;
 }
 
 export function setBenchName(name: string): void {
-  localStorage.setItem(KEY, name.trim().slice(0, 40));
+  keepText("device", KEY, name.trim().slice(0, 40));
 }
 
 /** A version 4 UUID that also works where the page is no secure context. */

@@ -3,6 +3,7 @@ import { useEffect, useState } from "react";
 import type { RunningTimer } from "@/wire/jobs";
 import { request } from "./api";
 import { WAKING } from "./awake";
+import { keep, kept } from "./storage";
 import { $changes } from "./tabs";
 
 const HEARD = "good-spindle:heard-timers";
@@ -14,8 +15,8 @@ function timerKey({ jobId, seq }: RunningTimer): string {
 }
 
 function heard(): readonly string[] {
-  const kept = typeof window === "undefined" ? null : localStorage.getItem(HEARD);
-  return kept ? JSON.parse(kept) : [];
+  const found = typeof window === "undefined" ? undefined : kept("device", HEARD);
+  return Array.isArray(found) ? found.filter((one) => typeof one === "string") : [];
 }
 
 /** The timers of the shop: loaded with the page and again with every change, so that a reload loses none. */
@@ -50,7 +51,7 @@ export function useTimers(): {
   }, []);
   const quiet = (timer: RunningTimer): void => {
     const next = [...heard(), timerKey(timer)].slice(-KEEP);
-    localStorage.setItem(HEARD, JSON.stringify(next));
+    keep("device", HEARD, next);
     setQuieted(next);
   };
   return { timers: timers.filter((timer) => !quieted.includes(timerKey(timer))), quiet };

@@ -6,6 +6,7 @@ import { isPlugFresh, type Watch } from "@/core/safety/bench-state";
 import type { Shop } from "@/core/shop/shop";
 import { WAKING } from "./awake";
 import { benchName } from "./person";
+import { keep, kept } from "./storage";
 
 const KEY = "good-spindle:watch";
 const TOUCH_EVERY_MS = 2000;
@@ -14,16 +15,24 @@ const TOUCH_EVERY_MS = 2000;
 export const $watches = map<Record<string, Watch>>({});
 let isLoaded = false;
 
+function isWatch(given: unknown): given is Watch {
+  if (typeof given !== "object" || given === null) return false;
+  const { settledSeq, touchedAt }: { settledSeq?: unknown; touchedAt?: unknown } = given;
+  return Number.isInteger(settledSeq) && typeof touchedAt === "string";
+}
+
 function save(): void {
-  sessionStorage.setItem(KEY, JSON.stringify($watches.get()));
+  keep("tab", KEY, $watches.get());
 }
 
 /** A page that is loaded again finds what this tab knew, with the moment of its last touch: too long ago, it counts for nothing. */
 function load(): void {
   if (isLoaded) return;
   isLoaded = true;
-  const kept = sessionStorage.getItem(KEY);
-  if (kept) $watches.set(JSON.parse(kept));
+  const found = kept("tab", KEY);
+  // What is no watch of ours claims nothing.
+  const known = Object.entries(found ?? {}).filter(([, watch]) => isWatch(watch));
+  if (known.length > 0) $watches.set(Object.fromEntries(known));
 }
 
 /** Another tab or device wrote in this job: where its plug is, is not known here any more. */
