@@ -3,9 +3,9 @@ import { latestBy } from "@/core/job/log/lines";
 import type { JobView } from "@/core/job/log/view";
 import type { Bill } from "@/core/job/sign-off/bill";
 import { signedBill } from "@/core/job/sign-off/bill";
-import { type SignOffWord, signOffWord } from "@/core/job/sign-off/sign-off";
+import type { SignOffWord } from "@/core/job/sign-off/sign-off";
+import { wordNow } from "@/core/job/sign-off/word-now";
 import { dayIn, formatDay, formatMoney } from "@/core/quantity/format";
-import type { Shop } from "@/core/shop/shop";
 import { inSentence } from "@/words/in-sentence";
 import { promiseWords, whenWords } from "@/words/put-back";
 import { RUN_RESULT, RUN_WORDS, SIGN_OFF_WORDS, UNPROVEN_WORDS } from "@/words/runs";
@@ -183,26 +183,19 @@ function billLines(bill: Bill, minutes: number, money: (minor: number) => string
   ];
 }
 
-function cardLines(view: JobView, day: string, { shop }: LetterContext): string[] {
+function cardLines(view: JobView, word: SignOffWord["word"], day: string, { shop }: LetterContext): string[] {
   const next = view.followUps.find((one) => one.done === null);
   const when = next ? whenWords(next) : "";
   return [
     `${shop.settings.shopName}, job ${view.jobId}, ${formatDay(day)}`,
+    // What was repaired on it never hides that nobody may use it.
+    word === "do-not-use" ? SIGN_OFF_WORDS[word] : "",
     view.interventions.map(({ label }) => label).join(", ") ||
-      (view.signedOff ? SIGN_OFF_WORDS[view.signedOff.word] : ""),
+      (word === "do-not-use" ? "" : SIGN_OFF_WORDS[word]),
     view.parts.map(({ label }) => label).join(", "),
     next ? `Next look${when ? ` (${when})` : ""}: ${inSentence(next.what)}` : "",
     shop.settings.telephone,
   ].filter((line) => line !== "");
-}
-
-/** From the least that may be said to the most. */
-const ORDER: readonly SignOffWord["word"][] = ["do-not-use", "not-repaired", "not-yet-proven", "repaired"];
-
-/** What was signed, unless the log has come to allow less since: a line struck out takes its word with it. */
-function wordNow(view: JobView, signed: SignOffWord["word"], shop: Shop): SignOffWord {
-  const now = signOffWord(view, shop);
-  return ORDER.indexOf(now.word) < ORDER.indexOf(signed) ? now : { ...now, word: signed };
 }
 
 /** The letter to the owner of a machine that was signed off; undefined before that. */
@@ -210,7 +203,7 @@ export function letterOf(view: JobView, context: LetterContext): Letter | undefi
   const { shop, ownerName } = context;
   const signed = view.signedOff;
   if (!signed) return undefined;
-  const word = wordNow(view, signed.word, shop);
+  const word = wordNow(view, signed, shop);
   const machine = inSentence(view.takenIn?.machine ?? "machine");
   const day = dayIn(signed.at, shop.settings.zone);
   const part = (title: string, sentences: readonly string[]): LetterPart[] => {
@@ -247,6 +240,6 @@ export function letterOf(view: JobView, context: LetterContext): Letter | undefi
       formatMoney(minor, shop.settings.currency),
     ),
     signature: `Tested with the instruments of this shop; this is no inspection certificate, and local codes and licensed practice come first. ${signed.by}, ${formatDay(day)}`,
-    card: cardLines(view, day, context),
+    card: cardLines(view, word.word, day, context),
   };
 }

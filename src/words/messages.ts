@@ -35,7 +35,13 @@ export function readyMessage(
     done,
     due,
     isRepaired,
-  }: { readonly done: readonly string[]; readonly due: number; readonly isRepaired: boolean },
+    isNotToBeUsed,
+  }: {
+    readonly done: readonly string[];
+    readonly due: number;
+    readonly isRepaired: boolean;
+    readonly isNotToBeUsed: boolean;
+  },
   settings: Settings,
 ): string {
   const work = done.length === 0 ? "" : ` ${done.join(", ")}.`;
@@ -45,6 +51,10 @@ export function readyMessage(
       : due < 0
         ? ` You get back ${formatMoney(-due, settings.currency)}.`
         : " There is nothing to pay.";
-  const ready = isRepaired ? "is ready to be fetched" : "can be fetched; it is not repaired";
+  const ready = isNotToBeUsed
+    ? "must not be used: do not plug it in. Please ring us about it"
+    : isRepaired
+      ? "is ready to be fetched"
+      : "can be fetched; it is not repaired";
   return `Your ${inSentence(machine)} (job ${jobId}) ${ready}.${work}${pay} ${signature(settings)}`;
 }

@@ -11,6 +11,7 @@ export const BAND_ORDER = ["now", "waiting", "due", "gone"] as const satisfies r
 
 /** Late stages first: what is nearest to leaving the bench is done first; the dangerous waits for nobody. */
 const CODE_ORDER: readonly string[] = [
+  "now/tell-owner",
   "now/failed-check",
   "now/part-late",
   "now/owner-no",

@@ -11,8 +11,9 @@ import type { ToolCard } from "../tools/tool";
 import { latestBy } from "./log/lines";
 import { isRepairDone, isWhole, stillOff } from "./reassembly/put-back";
 import { signOffWord } from "./sign-off/sign-off";
+import { isNotToBeUsed, wordNow } from "./sign-off/word-now";
 import type { Stage } from "./stages";
-import type { Standing } from "./standing";
+import { hasDangerSince, type Standing } from "./standing";
 
 /** `gone`: signed off, and nothing falls due: no longer on the bench. */
 export type Band = "now" | "waiting" | "due" | "gone";
@@ -288,11 +289,17 @@ function doable(whole: Standing, context: StepContext): NextStep {
 
 /** The one thing a machine waits for: a check that fell due, the owner, a timer, else what can be done this minute. */
 export function nextStep(view: Standing, context: StepContext): NextStep {
+  if (hasDangerSince(view)) return { band: "now", stage: "sign-off", code: "now/tell-owner", params: {} };
   const dueStep = due(view, context);
   if (dueStep?.code === "due/now") return dueStep;
   if (view.signedOff)
     return (
-      dueStep ?? { band: "gone", stage: "sign-off", code: "gone", params: { word: view.signedOff.word } }
+      dueStep ?? {
+        band: "gone",
+        stage: "sign-off",
+        code: "gone",
+        params: { word: wordNow(view, view.signedOff, context).word },
+      }
     );
   // A repair under way is not held up by what is to be looked at later.
   const isUnderWay = view.interventions.length > 0 || view.decision !== null;
@@ -307,8 +314,8 @@ function putBackCollar(view: Standing): CollarState {
   return isWhole(view) ? "done" : "attention";
 }
 
-function signOffCollar(view: Standing): CollarState {
-  if (view.signedOff) return view.signedOff.word === "do-not-use" ? "attention" : "done";
+function signOffCollar(view: Standing, context: StepContext): CollarState {
+  if (view.signedOff) return isNotToBeUsed(view, context) ? "attention" : "done";
   return stillOff(view).length > 0 ? "locked" : "to-come";
 }
 
@@ -329,7 +336,7 @@ export function collars(view: Standing, context: StepContext): Record<Stage, Col
     match: view.parts.length > 0 ? "done" : "to-come",
     decide: view.decision ? "done" : "to-come",
     "put-back": putBackCollar(view),
-    "sign-off": signOffCollar(view),
+    "sign-off": signOffCollar(view, context),
     measure: view.readings.some(({ finding }) => finding.verdict === "undecided")
       ? "attention"
       : view.readings.length > 0

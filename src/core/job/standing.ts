@@ -169,7 +169,18 @@ export function standingOf(view: JobView): Standing {
   };
 }
 
-/** Whether a machine is still on the bench: it is not signed off, or something of it is still to be looked at. */
-export function isHere({ signedOff, followUps }: Pick<Standing, "signedOff" | "followUps">): boolean {
-  return signedOff === null || followUps.some(({ done }) => done === null);
+/** A failed protection, or what power did, that was written down after the machine was signed off. */
+export function hasDangerSince(view: Pick<Standing, "signedOff" | "live">): boolean {
+  const signedSeq = view.signedOff?.seq;
+  if (signedSeq === undefined) return false;
+  return [...view.live.failing, ...view.live.incidents].some(({ seq }) => seq > signedSeq);
+}
+
+/**
+ * Whether a machine is still on the bench: it is not signed off, something of it is still to be looked at, or what was
+ * written down since says that its owner has to be told.
+ */
+export function isHere(view: Pick<Standing, "signedOff" | "followUps" | "live">): boolean {
+  const { signedOff, followUps } = view;
+  return signedOff === null || hasDangerSince(view) || followUps.some(({ done }) => done === null);
 }

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { wordNow } from "@/core/job/sign-off/word-now";
 import type { Standing } from "@/core/job/standing";
 import { formatDay, formatInstant } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
@@ -139,7 +140,9 @@ function Brought({ jobs, shop }: Pick<OwnerScreenProps, "jobs" | "shop">) {
               <span>
                 {[
                   standing.decision?.label ?? "",
-                  standing.signedOff ? SIGN_OFF_WORDS[standing.signedOff.word] : "still here",
+                  standing.signedOff
+                    ? SIGN_OFF_WORDS[wordNow(standing, standing.signedOff, shop).word]
+                    : "still here",
                 ]
                   .filter((one) => one !== "")
                   .join(" · ")}

@@ -4,6 +4,7 @@ import type { JobView } from "@/core/job/log/view";
 import { beforeAfter } from "@/core/job/sign-off/before-after";
 import { signedBill } from "@/core/job/sign-off/bill";
 import { finalTests, signOffWord } from "@/core/job/sign-off/sign-off";
+import { wordNow } from "@/core/job/sign-off/word-now";
 import { dayIn, formatDay, formatInstant, formatReading, formatText } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { useLineWords } from "@/islands/state/tool-words";
@@ -16,15 +17,6 @@ export interface SheetProps {
   readonly job: JobView;
   readonly ownerName: string;
   readonly shop: Shop;
-}
-
-/** From the least that may be said to the most. */
-const ORDER: readonly SignedOff["word"][] = ["do-not-use", "not-repaired", "not-yet-proven", "repaired"];
-
-/** What was signed, unless the log has come to allow less since: a line struck out takes its word with it. */
-function wordNow(job: JobView, signed: SignedOff, shop: Shop): SignedOff["word"] {
-  const { word } = signOffWord(job, shop);
-  return ORDER.indexOf(word) < ORDER.indexOf(signed.word) ? word : signed.word;
 }
 
 function Block({ title, children }: { readonly title: string; readonly children: React.ReactNode }) {
@@ -211,7 +203,7 @@ export function ShopCopy({ job, ownerName, shop }: SheetProps) {
         {job.takenIn?.tag ? `, tag ${job.takenIn.tag}` : ""}
         {ownerName ? `, for ${ownerName}` : ""}
       </p>
-      <Said job={job} word={wordNow(job, signed, shop)} shop={shop} />
+      <Said job={job} word={wordNow(job, signed, shop).word} shop={shop} />
       <Block title="What it did">
         <p>{job.complaint ? say(ledgerLine(job, job.complaint.seq)).replace(/^Complaint: /, "") : ""}</p>
       </Block>

@@ -4,6 +4,7 @@ import { stillOff } from "@/core/job/reassembly/put-back";
 import { type BeforeAfter, beforeAfter } from "@/core/job/sign-off/before-after";
 import { signedBill } from "@/core/job/sign-off/bill";
 import { finalSince, finalTests, hasFailedTest, signOffWord } from "@/core/job/sign-off/sign-off";
+import { wordNow } from "@/core/job/sign-off/word-now";
 import { dayIn } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { readyMessage } from "@/words/messages";
@@ -86,25 +87,35 @@ function Reopen({ job }: { readonly job: JobView }) {
 
 function Signed({ job, shop }: { readonly job: JobView; readonly shop: Shop }) {
   if (!job.signedOff) return null;
-  const { word } = job.signedOff;
+  const signed = job.signedOff;
+  const { word } = wordNow(job, signed, shop);
   const message = readyMessage(
     { jobId: job.jobId, machine: job.takenIn?.machine ?? "" },
     {
       done: job.interventions.map(({ label }) => label),
       due: signedBill(job, job.signedOff).due,
       isRepaired: word === "repaired" || word === "not-yet-proven",
+      isNotToBeUsed: word === "do-not-use",
     },
     shop.settings,
   );
   return (
     <div className="move mb-3 flex flex-wrap items-center gap-5 px-5 py-4">
       <h2 className="font-bold text-[30px] leading-tight">
-        Signed off: {SIGN_OFF_WORDS[job.signedOff.word].toLowerCase()}
+        {word === signed.word ? "Signed off: " : "Now: "}
+        {SIGN_OFF_WORDS[word].toLowerCase()}
       </h2>
+      {word === signed.word ? null : (
+        <p role="alert" className="basis-full font-semibold text-oxide text-lg">
+          It was signed off as “{SIGN_OFF_WORDS[signed.word].toLowerCase()}”. What was written down since does
+          not allow that word any more: tell the owner, print letter and tag anew, and open the job again when
+          the machine is back.
+        </p>
+      )}
       <a className="btn btn-primary btn-loud" href={`/jobs/${job.jobId}/sheet`}>
         The owner's sheet
       </a>
-      {job.signedOff.word === "do-not-use" ? (
+      {word === "do-not-use" ? (
         <a className="btn btn-outline btn-bench" href={`/jobs/${job.jobId}/tag`}>
           "Do not use" tag
         </a>

@@ -1,4 +1,5 @@
 import type { JobView } from "@/core/job/log/view";
+import { isNotToBeUsed } from "@/core/job/sign-off/word-now";
 import { dayIn, formatDay } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
 import { withShop } from "../frame/with-shop";
@@ -24,7 +25,7 @@ function DoNotUse() {
 /** The tag of a machine: its number, and a code that opens its job. Printed on card, cut out, tied on. */
 export const TagScreen = withShop(function TagScreen({ job, ownerName, shop, code }: TagProps) {
   const { takenIn } = job;
-  const isUnsafe = job.signedOff?.word === "do-not-use";
+  const isUnsafe = isNotToBeUsed(job, shop);
   return (
     <main className="px-4 py-4">
       <p className="no-print mb-4 flex flex-wrap gap-3">

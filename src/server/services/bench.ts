@@ -3,6 +3,7 @@ import type { BenchPage } from "@/core/job/bench-page";
 import { folded } from "@/core/job/folded";
 import type { JobHit } from "@/core/job/job-hit";
 import { nextStep } from "@/core/job/next-step";
+import { wordNow } from "@/core/job/sign-off/word-now";
 import { isInstant } from "@/core/quantity/format";
 import {
   type Cursor,
@@ -99,19 +100,22 @@ const MOST_HITS = 8;
 const MOST_WORDS = 12;
 
 /** Jobs by number, tag, machine, place or owner: those on the bench first. */
-export async function findJobs(words: string, { db }: ShopContext): Promise<JobHit[]> {
+export async function findJobs(
+  words: string,
+  { db, knowledge: { deadChecks }, limits }: ShopContext,
+): Promise<JobHit[]> {
   const wanted = folded(words).split(/\s+/).filter(Boolean).slice(0, MOST_WORDS);
   if (wanted.length === 0) return [];
   const hits = await searchFacts(db, wanted, MOST_HITS);
-  return hits.map(({ jobId, touchedAt, ownerName, standing: { takenIn, signedOff, decision } }) => ({
+  return hits.map(({ jobId, touchedAt, ownerName, standing }) => ({
     jobId,
-    machine: takenIn?.machine ?? "",
-    tag: takenIn?.tag ?? "",
-    place: takenIn?.place ?? "",
+    machine: standing.takenIn?.machine ?? "",
+    tag: standing.takenIn?.tag ?? "",
+    place: standing.takenIn?.place ?? "",
     ownerName,
     touchedAt,
-    decided: decision?.label ?? "",
-    word: signedOff?.word ?? null,
-    isSignedOff: signedOff !== null,
+    decided: standing.decision?.label ?? "",
+    word: standing.signedOff && wordNow(standing, standing.signedOff, { deadChecks, limits }).word,
+    isSignedOff: standing.signedOff !== null,
   }));
 }

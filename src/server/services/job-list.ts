@@ -1,5 +1,6 @@
 import type { JobListPage, ListedJob } from "@/core/job/job-list";
 import { nextStep, type StepContext } from "@/core/job/next-step";
+import { wordNow } from "@/core/job/sign-off/word-now";
 import { type Cursor, countFacts, type ListedRow, listPage } from "@/server/repositories/job-facts";
 import { cursorText } from "./bench";
 import type { ShopContext } from "./shop-context";
@@ -22,7 +23,7 @@ function listed(
     takenInAt: createdAt,
     touchedAt,
     step: nextStep(standing, context),
-    word: signedOff?.word ?? null,
+    word: signedOff && wordNow(standing, signedOff, context).word,
   };
 }
 
