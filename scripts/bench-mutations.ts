@@ -92,6 +92,18 @@ const MUTATIONS: readonly Mutation[] = [
     to: "const TRIPS_AT_MOST = 9;",
   },
   {
+    rule: "what power did closes only by mending what was found to do it",
+    file: STATE,
+    from: "return faults.some((id) => mends.includes(id)) || (proof !== undefined && spoils.includes(proof));",
+    to: "return true;",
+  },
+  {
+    rule: "a finding explains only what it can do",
+    file: STATE,
+    from: "can.includes(one.what) ? {",
+    to: "can.length > 0 ? {",
+  },
+  {
     rule: "what was worked on is checked again before power",
     file: LIVE,
     from: "const spoilt = spoiltAt(live, check.proves);",

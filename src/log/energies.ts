@@ -1,9 +1,10 @@
 import type { Entry } from "@/core/job/log/entry";
 import { struckSeqs } from "@/core/job/log/lines";
+import type { Incident } from "@/core/knowledge/move-page.input";
 import type { Knowledge } from "@/core/knowledge/types";
 import { type EnergyLine, tellsOfPower } from "@/core/safety/energy";
 import type { LineEvent } from "@/core/safety/energy-event";
-import { explainsIncident } from "@/core/safety/explains";
+import { incidentsOf } from "@/core/safety/explains";
 import { answerKey, type EnergyContext, type EnergyOf } from "./energy-of";
 import { FOLDS } from "./folds";
 import type { EntryKind } from "./schemas";
@@ -39,6 +40,26 @@ export function energyLines(entries: readonly Entry[], context: EnergyContext): 
   });
 }
 
+type Explained = Extract<LineEvent, { event: "explained" }>;
+
+/** Every answer that proves a reason; one that proves several may be any of them. */
+function proofsOf(
+  reasons: readonly { readonly fault: Knowledge["faults"][number]; readonly can: readonly Incident[] }[],
+): ReadonlyMap<string, Explained> {
+  const proofs = new Map<string, Explained>();
+  for (const { fault, can } of reasons)
+    for (const { moveId, outcomeId } of fault.provenBy) {
+      const key = answerKey(moveId, outcomeId);
+      const known = proofs.get(key);
+      proofs.set(key, {
+        event: "explained",
+        faults: [...(known?.faults ?? []), fault.id],
+        can: [...new Set([...(known?.can ?? []), ...can])],
+      });
+    }
+  return proofs;
+}
+
 type EnergyKnowledge = Pick<Knowledge, "moves" | "faults" | "deadChecks" | "signs" | "stations">;
 
 const byId = <T extends { readonly id: string }>(rows: readonly T[]): ReadonlyMap<string, T> =>
@@ -56,18 +77,16 @@ export function energyContext({
 }: EnergyKnowledge): EnergyContext {
   const known = kept.get(moves);
   if (known) return known;
-  const reasons = faults.filter(explainsIncident);
+  const reasons = faults
+    .map((fault) => ({ fault, can: incidentsOf(fault) }))
+    .filter(({ can }) => can.length > 0);
   const made: EnergyContext = {
     moves: byId(moves),
     faults: byId(faults),
     deadChecks: byId(deadChecks),
     signs: byId(signs),
     stations: byId(stations),
-    proofs: new Set(
-      reasons.flatMap(({ provenBy }) =>
-        provenBy.map(({ moveId, outcomeId }) => answerKey(moveId, outcomeId)),
-      ),
-    ),
+    proofs: proofsOf(reasons),
   };
   kept.set(moves, made);
   return made;

@@ -10,8 +10,8 @@ export interface EnergyContext {
   readonly deadChecks: ReadonlyMap<string, DeadCheck>;
   readonly signs: ReadonlyMap<string, Knowledge["signs"][number]>;
   readonly stations: ReadonlyMap<string, Knowledge["stations"][number]>;
-  /** Answers that prove a fault which can explain what power did: `move:answer`. */
-  readonly proofs: ReadonlySet<string>;
+  /** What was proved by an answer that is a reason for what power did: `move:answer`. */
+  readonly proofs: ReadonlyMap<string, Extract<LineEvent, { event: "explained" }>>;
 }
 
 /** What a line of this kind did to the energy in the machine and to what is proved of it. */

@@ -41,8 +41,8 @@ export const LIVE_GAP_WORDS: Readonly<Record<LiveGap, LiveGapWords>> = {
     where: null,
   },
   incident: {
-    what: "No power: it tripped twice, smoked, smelt or tingled, and nothing explains it yet.",
-    how: "Find the reason unplugged: a fault that is proved opens the way again.",
+    what: "No power: it tripped twice, smoked, smelt or tingled, and what did that is not found and mended yet.",
+    how: "Find, unplugged, what can do just that; mend it and write it down as that repair. Then its tests open the way again.",
     where: "isolate",
   },
   failing: {

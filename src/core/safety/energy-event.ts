@@ -26,7 +26,13 @@ export type ProofEvent =
       readonly verdict: "passed" | "failed" | "undecided";
     }
   /** Something was done that can spoil what was proved. */
-  | { readonly event: "worked"; readonly spoils: readonly Proof[]; readonly on: WorkedOn }
+  | {
+      readonly event: "worked";
+      readonly spoils: readonly Proof[];
+      readonly on: WorkedOn;
+      /** Faults that a repair mends. */
+      readonly mends?: readonly string[];
+    }
   /** A finding that speaks of a protection, from whatever move or tool. */
   | {
       readonly event: "spoke";
@@ -37,10 +43,16 @@ export type ProofEvent =
   | { readonly event: "told"; readonly before: readonly Before[] }
   | { readonly event: "looked-inside" }
   | { readonly event: "incident"; readonly what: Incident }
-  /** A fault was proved that can explain what power did. */
-  | { readonly event: "explained" }
+  /** Something was proved that can make power do these things: it is a reason for those that it did before. */
+  | ({ readonly event: "explained"; readonly can: readonly Incident[] } & Reason)
   /** Live work written down late: it never had its grant. */
   | { readonly event: "without-grant" };
+
+/** Why power did something: faults of which one was proved, or a proof that failed. */
+export interface Reason {
+  readonly faults: readonly string[];
+  readonly proof?: Proof;
+}
 
 /** What the machine was worked on for, as screens name it. */
 export type WorkedOn = "machine" | "repair" | "wires" | "parts" | "reopened" | "told" | "incident";

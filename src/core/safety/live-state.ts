@@ -1,5 +1,5 @@
 import type { Incident, Protection } from "../knowledge/move-page.input";
-import type { Proof, ProofEvent, WorkedOn } from "./energy-event";
+import type { Proof, ProofEvent, Reason, WorkedOn } from "./energy-event";
 
 /** What the log proves of the machine as far as live work depends on it. Lists, since it goes to screens as JSON. */
 export interface LiveState {
@@ -14,8 +14,12 @@ export interface LiveState {
   readonly spoilt: readonly { readonly proof: Proof; readonly on: WorkedOn; readonly seq: number }[];
   /** Findings of a failed protection that nothing has answered. */
   readonly failing: readonly { readonly of: Protection; readonly by: string; readonly seq: number }[];
-  /** What power did, until a finding explains it. */
-  readonly incidents: readonly { readonly what: Incident; readonly seq: number }[];
+  /** What power did, until a reason that can do just that was found since, and was mended after it was found. */
+  readonly incidents: readonly {
+    readonly what: Incident;
+    readonly seq: number;
+    readonly reasons: readonly Reason[];
+  }[];
   /** Smoke or a burnt smell was told, and nobody looked inside since. */
   readonly owesLookInside: boolean;
   /** Smoke, burnt smell, shock or water was told: leakage never stands for insulation before the first power. */
@@ -61,6 +65,14 @@ function spoke(state: LiveState, event: Extract<ProofEvent, { event: "spoke" }>,
   return { ...state, failing: others.filter((failed) => !isAnswered(failed)) };
 }
 
+type Worked = Extract<ProofEvent, { event: "worked" }>;
+
+/** Whether work mends a reason: the fault that was found, or what spoilt the proof that failed. */
+function isMended({ faults, proof }: Reason, { on, mends = [], spoils }: Worked): boolean {
+  if (on !== "repair") return false;
+  return faults.some((id) => mends.includes(id)) || (proof !== undefined && spoils.includes(proof));
+}
+
 /** The one place where what is proved of a machine changes. */
 export function applyProofEvent(state: LiveState, event: ProofEvent, seq: number): LiveState {
   switch (event.event) {
@@ -70,7 +82,11 @@ export function applyProofEvent(state: LiveState, event: ProofEvent, seq: number
       return { ...state, checks: [...others, { checkId, proves, verdict, seq }] };
     }
     case "worked":
-      return { ...spoil(state, event.spoils, event.on, seq), workedSeq: seq };
+      return {
+        ...spoil(state, event.spoils, event.on, seq),
+        incidents: state.incidents.filter(({ reasons }) => !reasons.some((one) => isMended(one, event))),
+        workedSeq: seq,
+      };
     case "spoke":
       return spoke(state, event, seq);
     case "told": {
@@ -85,11 +101,20 @@ export function applyProofEvent(state: LiveState, event: ProofEvent, seq: number
     case "looked-inside":
       return { ...state, owesLookInside: false };
     case "incident": {
-      const stopped = { ...state, incidents: [...state.incidents, { what: event.what, seq }] };
+      const stopped = {
+        ...state,
+        incidents: [...state.incidents, { what: event.what, seq, reasons: [] }],
+      };
       return event.what === "trip" ? stopped : spoil(stopped, ["insulation"], "incident", seq);
     }
-    case "explained":
-      return { ...state, incidents: [] };
+    case "explained": {
+      const { faults, proof, can } = event;
+      const reason: Reason = { faults, ...(proof === undefined ? {} : { proof }) };
+      const incidents = state.incidents.map((one) =>
+        can.includes(one.what) ? { ...one, reasons: [...one.reasons, reason] } : one,
+      );
+      return { ...state, incidents };
+    }
     case "without-grant":
       return { ...state, withoutGrant: [...state.withoutGrant, seq] };
   }

@@ -12,8 +12,13 @@ import {
 } from "./bare-log";
 
 const TRIPS: readonly string[] = ["trips-at-once", "trips-after", "trips-residual"];
-/** Answers that prove a fault which can explain a trip. */
-const PROOFS: readonly string[] = ["each-lead-insulation:winding-low", "each-lead-insulation:one-low"];
+/** Answers that prove a leak to the frame, and the repair that mends it. */
+const LEAK_PROVED: ReadonlyMap<string, string> = new Map([
+  ["each-lead-insulation:winding-low", "earth-fault"],
+  ["each-lead-insulation:one-low", "lead-chafed"],
+]);
+/** What a leak to the frame can do under power, and so can insulation that failed. */
+const BY_A_LEAK: readonly string[] = ["trip", "residual-trip", "tingle"];
 const LOOKS_INSIDE: readonly string[] = ["look-terminals"];
 
 export type Proof = "look" | "earth" | "insulation";
@@ -163,17 +168,47 @@ function spoiltWork(entry: Entry, entries: readonly Entry[]): boolean {
   return entry.kind === "intervention" || spoiltBy(entry, entries).length > 0;
 }
 
-/** Trips that nothing explains; smoke, a smell or a tingle counts as two: there is no second try. */
-export function openTrips(lines: readonly Entry[]): number {
-  let count = 0;
-  for (const { kind, payload } of lines) {
-    if (kind === "answer" && LIVE.has(payload.moveId) && TRIPS.includes(payload.outcomeId)) count += 1;
-    if (kind === "bench-state" && payload.event === "incident")
-      count += payload.what === "trip" || payload.what === "residual-trip" ? 1 : 2;
-    if (kind === "answer" && PROOFS.includes(`${payload.moveId}:${payload.outcomeId}`)) count = 0;
-    if (kind === "reading" && payload.of === "dead-check" && payload.verdict === "failed") count = 0;
+interface Happened {
+  readonly what: string;
+  /** What was found since that can do just that, and is not mended. */
+  readonly found: string[];
+}
+
+/** What power did and nobody has found and mended since; what was found before it happened is no reason for it. */
+function happened(lines: readonly Entry[]): readonly Happened[] {
+  let open: Happened[] = [];
+  const find = (reason: string, does: (what: string) => boolean): void => {
+    for (const { what, found } of open) if (does(what)) found.push(reason);
+  };
+  for (const entry of lines) {
+    const { kind, payload } = entry;
+    if (kind === "answer" && LIVE.has(payload.moveId) && TRIPS.includes(payload.outcomeId))
+      open.push({ what: payload.outcomeId === "trips-residual" ? "residual-trip" : "trip", found: [] });
+    if (kind === "bench-state" && payload.event === "incident") open.push({ what: payload.what, found: [] });
+    if (kind === "answer") {
+      const leak = LEAK_PROVED.get(`${payload.moveId}:${payload.outcomeId}`);
+      if (leak) find(leak, (what) => BY_A_LEAK.includes(what));
+    }
+    if (kind === "reading" && payload.of === "dead-check" && payload.verdict === "failed") {
+      const proof = ALL.find((one) => CHECK_OF[one] === payload.checkId) ?? "insulation";
+      if (proof === "look") find(proof, () => true);
+      if (proof === "earth") find(proof, (what) => what === "tingle");
+      if (proof === "insulation") find(proof, (what) => BY_A_LEAK.includes(what));
+    }
+    if (kind === "intervention") {
+      const mended: readonly string[] = [...payload.faultIds, ...spoiltBy(entry, lines)];
+      open = open.filter(({ found }) => !found.some((one) => mended.includes(one)));
+    }
   }
-  return count;
+  return open;
+}
+
+/** Trips whose reason nobody found and mended; smoke, a smell or a tingle counts as two: there is no second try. */
+export function openTrips(lines: readonly Entry[]): number {
+  return happened(lines).reduce(
+    (count, { what }) => count + (what === "trip" || what === "residual-trip" ? 1 : 2),
+    0,
+  );
 }
 
 function owesInside(lines: readonly Entry[]): boolean {

@@ -31,6 +31,8 @@ const WORKS: readonly string[][] = [
   ["start-capacitor-low"],
   ["belt-slips"],
   ["fuse-open"],
+  ["earth-fault"],
+  ["lead-chafed"],
   ["cord-broken"],
 ];
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { EMPTY_BILL_FACTS, EMPTY_REFITTED_FACTS } from "@/core/job/log/empty-facts";
 import { gapsFor } from "@/core/safety/bench-gaps";
-import { type Line, logOf, OUT, ran, T0, viewOf } from "../job/entries";
+import { check, type Line, logOf, OUT, ran, T0, viewOf } from "../job/entries";
 import { LIMITS } from "../shop-context";
 import {
   answer,
@@ -257,13 +257,46 @@ describe("live work is earned", () => {
     expect(missing(lines, entry) ?? []).toEqual(wanted);
   });
 
-  it("two trips are explained by a proof of what can trip, not by a blown fuse", () => {
+  describe("what power did stays open", () => {
     const trips = [...READY, answer("switch-on", "trips-at-once"), answer("switch-on", "trips-after")];
-    expect(missing([...trips, answer("fuse-ohms", "open", "afterwards"), PLUGGED], RUN)).toEqual([
-      "incident",
-    ]);
-    const proved = answer("turn-shaft-load-off", "locked", "afterwards");
-    expect(missing([...trips, proved, PLUGGED], RUN)).toBeUndefined();
+    const tingle: readonly Line[] = [...READY, ["bench-state", { event: "incident", what: "tingle" }]];
+    const locked = answer("turn-shaft-load-off", "locked", "afterwards");
+    const mended = (...faultIds: string[]): Line => [
+      "intervention",
+      { label: "Mended", faultIds, success: 0.9, seen: null, part: "none" },
+    ];
+    const after = (...lines: readonly Line[]) => missing([...lines, ...CHECKED, PLUGGED], RUN);
+
+    it("until what can do just that was found and mended: then its tests open the way", () => {
+      expect(after(...trips, locked)).toEqual(["incident"]);
+      expect(after(...trips, locked, mended("bearing-seized"))).toBeUndefined();
+    });
+
+    it.each<[string, readonly Line[]]>([
+      [
+        "by a blown fuse, which is a consequence",
+        [...trips, answer("fuse-ohms", "open", "afterwards"), mended("fuse-open")],
+      ],
+      ["by a repair of something else", [...trips, locked, mended("belt-slips")]],
+      ["by work that names no fault", [...trips, locked, mended()]],
+      ["by a repair that came before anything was found", [...trips, mended("bearing-seized"), locked]],
+      [
+        "where it tingled, by a seized bearing: that lets nobody feel anything",
+        [...tingle, locked, mended("bearing-seized")],
+      ],
+      [
+        "by a reason that was found before it happened",
+        [...READY, locked, ...trips.slice(READY.length), mended("bearing-seized")],
+      ],
+    ])("%s", (_, lines) => {
+      expect(after(...lines)).toEqual(["incident"]);
+    });
+
+    it("where it tingled, until an earth that failed was mended", () => {
+      const failed: Line = ["reading", check("earth-continuity", "failed")];
+      expect(after(...tingle, failed)).toEqual(["incident"]);
+      expect(after(...tingle, failed, mended("cord-broken"))).toBeUndefined();
+    });
   });
 
   it("late truth is never refused", () => {

@@ -7,5 +7,5 @@ const ALL: readonly Proof[] = ["look", "earth", "insulation"];
 export const energy: EnergyOf<"intervention"> = ({ faultIds }, { faults, stations }) => {
   const spoils = faultIds.map((id) => stations.get(faults.get(id)?.station ?? "")?.spoils ?? ALL);
   const owed = spoils.length === 0 ? ALL : ALL.filter((proof) => spoils.some((one) => one.includes(proof)));
-  return [{ event: "worked", spoils: owed, on: "repair" }];
+  return [{ event: "worked", spoils: owed, on: "repair", mends: faultIds }];
 };

@@ -1,5 +1,6 @@
 import type { Protection } from "@/core/knowledge/move-page.input";
 import type { LineEvent, Proof } from "@/core/safety/energy-event";
+import { INCIDENTS_OF_CHECK } from "@/core/safety/explains";
 import { answerKey, type EnergyContext, type EnergyOf } from "../../energy-of";
 import { liveEvents } from "../../live-events";
 import type { Payloads } from "../../schemas";
@@ -25,7 +26,16 @@ function ofDeadCheck(
     ...(verdict === "undecided"
       ? []
       : [{ event: "spoke", of: SPEAKS_OF[check.proves], by, verdict } as const]),
-    ...(verdict === "failed" ? [{ event: "explained" } as const] : []),
+    ...(verdict === "failed"
+      ? [
+          {
+            event: "explained",
+            faults: [],
+            proof: check.proves,
+            can: INCIDENTS_OF_CHECK[check.proves],
+          } as const,
+        ]
+      : []),
   ];
 }
 
@@ -45,12 +55,8 @@ function ofTool(
       return verdict ? [{ event: "spoke", of, by: `move:${move?.id}`, verdict }] : [];
     }),
   );
-  const isProof = told.some(({ outcomeId }) => proofs.has(answerKey(moveId ?? "", outcomeId)));
-  return [
-    ...(move && move.power !== "off" ? liveEvents(taken) : []),
-    ...spoke,
-    ...(isProof ? [{ event: "explained" } as const] : []),
-  ];
+  const explained = told.flatMap(({ outcomeId }) => proofs.get(answerKey(moveId ?? "", outcomeId)) ?? []);
+  return [...(move && move.power !== "off" ? liveEvents(taken) : []), ...spoke, ...explained];
 }
 
 /** A dead check proves or fails a protection; so may a tool's reading, by the answer it amounts to. */
