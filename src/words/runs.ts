@@ -33,7 +33,7 @@ export const UNPROVEN_WORDS: ReadonlyMap<string, string> = new Map(
     "protection-left-out": "A guard, cover or other protection is not fitted",
     "unsafe-untested": "It smoked, smelt, tingled or was wet, and is not tested since",
     "incident-not-explained":
-    "It tripped, smoked, smelt or tingled here, and what did that was not found and mended",
+      "It tripped, smoked, smelt or tingled here, and what did that was not found and mended",
     "only-consequence": "Only what blew was renewed: what made it blow is not found",
     "part-not-checked": "A part that protects was fitted, and its rating and kind were not checked",
     "run-late": "The run was written down late, made without what power asks for: it does not count",

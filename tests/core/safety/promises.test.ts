@@ -265,11 +265,11 @@ describe("live work is earned", () => {
       "intervention",
       { label: "Mended", faultIds, success: 0.9, seen: null, part: "none" },
     ];
-    const after = (...lines: readonly Line[]) => missing([...lines, ...CHECKED, PLUGGED], RUN);
+    const granted = (...lines: readonly Line[]) => missing([...lines, ...CHECKED, PLUGGED], RUN);
 
     it("until what can do just that was found and mended: then its tests open the way", () => {
-      expect(after(...trips, locked)).toEqual(["incident"]);
-      expect(after(...trips, locked, mended("bearing-seized"))).toBeUndefined();
+      expect(granted(...trips, locked)).toEqual(["incident"]);
+      expect(granted(...trips, locked, mended("bearing-seized"))).toBeUndefined();
     });
 
     it.each<[string, readonly Line[]]>([
@@ -289,13 +289,13 @@ describe("live work is earned", () => {
         [...READY, locked, ...trips.slice(READY.length), mended("bearing-seized")],
       ],
     ])("%s", (_, lines) => {
-      expect(after(...lines)).toEqual(["incident"]);
+      expect(granted(...lines)).toEqual(["incident"]);
     });
 
     it("where it tingled, until an earth that failed was mended", () => {
       const failed: Line = ["reading", check("earth-continuity", "failed")];
-      expect(after(...tingle, failed)).toEqual(["incident"]);
-      expect(after(...tingle, failed, mended("cord-broken"))).toBeUndefined();
+      expect(granted(...tingle, failed)).toEqual(["incident"]);
+      expect(granted(...tingle, failed, mended("cord-broken"))).toBeUndefined();
     });
   });
 
