@@ -1,4 +1,4 @@
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { Problem } from "../fields/Problem";
 import { Spindle } from "../frame/Spindle";
 import { request } from "../state/api";
@@ -14,7 +14,8 @@ function goOn(): void {
 
 /** The door of a shop that is served on the workshop's network. */
 export function AccessScreen() {
-  const [code, setCode] = useState("");
+  // The browser's own: what is typed before the page has woken up would be lost in a state of ours.
+  const code = useRef<HTMLInputElement>(null);
   const [problem, setProblem] = useState<string | undefined>(undefined);
   // A form sent before the page is awake would only load it again.
   const isAwake = useAwake();
@@ -25,7 +26,7 @@ export function AccessScreen() {
   };
   useEffect(() => {
     const scanned = window.location.hash.slice(1);
-    if (scanned !== "") setCode(scanned);
+    if (scanned !== "" && code.current) code.current.value = scanned;
   }, []);
   return (
     <main className="mx-auto max-w-md px-5 py-10">
@@ -36,7 +37,7 @@ export function AccessScreen() {
         className="move mt-6 px-5 py-5"
         onSubmit={(event) => {
           event.preventDefault();
-          void enter(code);
+          void enter(code.current?.value ?? "");
         }}
       >
         <h1 className="font-bold text-[28px] leading-tight">Access code</h1>
@@ -49,11 +50,10 @@ export function AccessScreen() {
         <input
           id="code"
           className="input num text-3xl"
-          value={code}
+          ref={code}
           autoComplete="off"
           autoCapitalize="characters"
           spellCheck={false}
-          onChange={(event) => setCode(event.target.value)}
         />
         <Problem text={problem} />
         <button type="submit" className="btn btn-primary mt-4 btn-loud" disabled={!isAwake}>
