@@ -94,7 +94,7 @@ const MUTATIONS: readonly Mutation[] = [
   {
     rule: "what power did closes only by mending what was found to do it",
     file: STATE,
-    from: "return faults.some((id) => mends.includes(id)) || (proof !== undefined && spoils.includes(proof));",
+    from: 'return "by" in reason ? mends.includes(reason.by) : spoils.includes(reason.failed);',
     to: "return true;",
   },
   {

@@ -1,6 +1,5 @@
 import type { Entry } from "@/core/job/log/entry";
 import { struckSeqs } from "@/core/job/log/lines";
-import type { Incident } from "@/core/knowledge/move-page.input";
 import type { Knowledge } from "@/core/knowledge/types";
 import { type EnergyLine, tellsOfPower } from "@/core/safety/energy";
 import type { LineEvent } from "@/core/safety/energy-event";
@@ -42,21 +41,17 @@ export function energyLines(entries: readonly Entry[], context: EnergyContext): 
 
 type Explained = Extract<LineEvent, { event: "explained" }>;
 
-/** Every answer that proves a reason; one that proves several may be any of them. */
-function proofsOf(
-  reasons: readonly { readonly fault: Knowledge["faults"][number]; readonly can: readonly Incident[] }[],
-): ReadonlyMap<string, Explained> {
-  const proofs = new Map<string, Explained>();
-  for (const { fault, can } of reasons)
+/** Every answer that proves a reason. One that proves several says each by itself: mending one of them closes only what that one can do. */
+function proofsOf(faults: Knowledge["faults"]): ReadonlyMap<string, readonly Explained[]> {
+  const proofs = new Map<string, Explained[]>();
+  for (const fault of faults) {
+    const can = incidentsOf(fault);
+    if (can.length === 0) continue;
     for (const { moveId, outcomeId } of fault.provenBy) {
       const key = answerKey(moveId, outcomeId);
-      const known = proofs.get(key);
-      proofs.set(key, {
-        event: "explained",
-        faults: [...(known?.faults ?? []), fault.id],
-        can: [...new Set([...(known?.can ?? []), ...can])],
-      });
+      proofs.set(key, [...(proofs.get(key) ?? []), { event: "explained", by: fault.id, can }]);
     }
+  }
   return proofs;
 }
 
@@ -77,16 +72,13 @@ export function energyContext({
 }: EnergyKnowledge): EnergyContext {
   const known = kept.get(moves);
   if (known) return known;
-  const reasons = faults
-    .map((fault) => ({ fault, can: incidentsOf(fault) }))
-    .filter(({ can }) => can.length > 0);
   const made: EnergyContext = {
     moves: byId(moves),
     faults: byId(faults),
     deadChecks: byId(deadChecks),
     signs: byId(signs),
     stations: byId(stations),
-    proofs: proofsOf(reasons),
+    proofs: proofsOf(faults),
   };
   kept.set(moves, made);
   return made;

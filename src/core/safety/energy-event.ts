@@ -48,11 +48,8 @@ export type ProofEvent =
   /** Live work written down late: it never had its grant. */
   | { readonly event: "without-grant" };
 
-/** Why power did something: faults of which one was proved, or a proof that failed. */
-export interface Reason {
-  readonly faults: readonly string[];
-  readonly proof?: Proof;
-}
+/** Why power did something: a fault that was found, or, where a dead check failed, what it proves. */
+export type Reason = { readonly by: string } | { readonly failed: Proof };
 
 /** What the machine was worked on for, as screens name it. */
 export type WorkedOn = "machine" | "repair" | "wires" | "parts" | "reopened" | "told" | "incident";

@@ -68,9 +68,9 @@ function spoke(state: LiveState, event: Extract<ProofEvent, { event: "spoke" }>,
 type Worked = Extract<ProofEvent, { event: "worked" }>;
 
 /** Whether work mends a reason: the fault that was found, or what spoilt the proof that failed. */
-function isMended({ faults, proof }: Reason, { on, mends = [], spoils }: Worked): boolean {
+function isMended(reason: Reason, { on, mends = [], spoils }: Worked): boolean {
   if (on !== "repair") return false;
-  return faults.some((id) => mends.includes(id)) || (proof !== undefined && spoils.includes(proof));
+  return "by" in reason ? mends.includes(reason.by) : spoils.includes(reason.failed);
 }
 
 /** The one place where what is proved of a machine changes. */
@@ -108,8 +108,7 @@ export function applyProofEvent(state: LiveState, event: ProofEvent, seq: number
       return event.what === "trip" ? stopped : spoil(stopped, ["insulation"], "incident", seq);
     }
     case "explained": {
-      const { faults, proof, can } = event;
-      const reason: Reason = { faults, ...(proof === undefined ? {} : { proof }) };
+      const { event: _, can, ...reason } = event;
       const incidents = state.incidents.map((one) =>
         can.includes(one.what) ? { ...one, reasons: [...one.reasons, reason] } : one,
       );

@@ -1,8 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { EMPTY_BILL_FACTS, EMPTY_REFITTED_FACTS } from "@/core/job/log/empty-facts";
 import { gapsFor } from "@/core/safety/bench-gaps";
+import { incidentsOf } from "@/core/safety/explains";
+import { energyContext } from "@/log/energies";
 import { check, type Line, logOf, OUT, ran, T0, viewOf } from "../job/entries";
-import { LIMITS } from "../shop-context";
+import { KNOWLEDGE, LIMITS } from "../shop-context";
 import {
   answer,
   CHECKED,
@@ -290,6 +292,16 @@ describe("live work is earned", () => {
       ],
     ])("%s", (_, lines) => {
       expect(granted(...lines)).toEqual(["incident"]);
+    });
+
+    it("keeps each fault that one answer may prove with what that fault can do", () => {
+      const { proofs } = energyContext(KNOWLEDGE);
+      expect([...proofs.values()].some((reasons) => reasons.length > 1)).toBe(true);
+      for (const reasons of proofs.values())
+        for (const reason of reasons) {
+          const fault = KNOWLEDGE.faults.find(({ id }) => "by" in reason && id === reason.by);
+          expect(fault && incidentsOf(fault)).toEqual(reason.can);
+        }
     });
 
     it("where it tingled, until an earth that failed was mended", () => {

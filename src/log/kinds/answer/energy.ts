@@ -12,12 +12,11 @@ export const energy: EnergyOf<"answer"> = ({ moveId, outcomeId, taken }, { moves
     return verdict ? [{ event: "spoke", of, by: `move:${moveId}`, verdict }] : [];
   });
   const isLookInside = move.kind === "look" && move.touches.includes("inside") && outcomeId !== "not-sure";
-  const explained = proofs.get(answerKey(moveId, outcomeId));
   return [
     ...(move.power === "off" ? [] : liveEvents(taken)),
     ...(stop === undefined ? [] : [{ event: "incident", what: stop } as const]),
     ...spoke,
     ...(isLookInside ? [{ event: "looked-inside" } as const] : []),
-    ...(explained ? [explained] : []),
+    ...(proofs.get(answerKey(moveId, outcomeId)) ?? []),
   ];
 };

@@ -30,8 +30,7 @@ function ofDeadCheck(
       ? [
           {
             event: "explained",
-            faults: [],
-            proof: check.proves,
+            failed: check.proves,
             can: INCIDENTS_OF_CHECK[check.proves],
           } as const,
         ]
