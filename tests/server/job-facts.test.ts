@@ -9,9 +9,11 @@ import { POST as postEntry } from "@/pages/api/jobs/[id]/entries";
 import { DELETE as forget } from "@/pages/api/jobs/[id]/owner";
 import { GET as find, POST as takeIn } from "@/pages/api/jobs/index";
 import { readCounts } from "@/server/queries/shop-counts";
+import { logTextOf } from "@/server/repositories/entries";
 import { factsOf } from "@/server/repositories/job-facts";
 import { checkShop } from "@/server/services/check-shop";
-import { keepFactsOfJobs, workOutFacts } from "@/server/services/job-facts";
+import { keepFactsOfJobs, keepWorkedOut, workOutFacts } from "@/server/services/job-facts";
+import { factsInText } from "@/server/services/own-facts";
 import { readyFacts } from "@/server/services/rebuild-facts";
 import { seedDemo } from "@/server/services/seed-demo";
 import { type ShopContext, shopContextOn } from "@/server/services/shop-context";
@@ -94,6 +96,26 @@ describe("what is kept of a job beside its log", () => {
     expect(sorted(await readCounts(shop.db))).toEqual(sorted(before));
     await expectAllTrue();
     await keepFactsOfJobs(shop.db, [105, 106, 105], context);
+    await expectAllTrue();
+  });
+
+  it("is the same where many are worked out beside each other, and that is told", async () => {
+    const before = await readCounts(shop.db);
+    await shop.db.execute(sql`delete from job_facts`);
+    const told: string[] = [];
+    await readyFacts(context, (sentence) => told.push(sentence), 1);
+    expect(told[0]).toBe("Working out where 10 jobs stand (once) …");
+    expect(sorted(await readCounts(shop.db))).toEqual(sorted(before));
+    await expectAllTrue();
+  });
+
+  it("is not kept where the log went on while it was worked out, and which job that is, is told", async () => {
+    const jobIds = [103, 104];
+    const logs = { jobIds, text: await logTextOf(shop.db, jobIds) };
+    const seq = (await factsOf(shop.db, 104))?.seq ?? 0;
+    expect((await post(104, seq, "note", { text: "meanwhile" })).status).toBe(200);
+    expect(await keepWorkedOut(shop.db, factsInText(logs, context))).toEqual([104]);
+    expect((await factsOf(shop.db, 104))?.seq).toBe(seq + 1);
     await expectAllTrue();
   });
 

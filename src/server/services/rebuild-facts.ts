@@ -16,14 +16,18 @@ function* lotsOf(jobIds: readonly number[], size: number): Generator<readonly nu
   for (let from = 0; from < jobIds.length; from += size) yield jobIds.slice(from, from + size);
 }
 
-/** Before anybody is served: every job has facts, as after an upgrade, a rebuild or a restore. */
+/**
+ * Before anybody is served: every job has facts, as after an upgrade, a rebuild or a restore.
+ * @param many from how many jobs on they are worked out beside each other
+ */
 export async function readyFacts(
   shopContext: ShopContext,
   tell: (sentence: string) => void = console.log,
+  many = MANY,
 ): Promise<void> {
   const { db } = shopContext;
   const missing = await jobsToWorkOut(db);
-  if (missing.length >= MANY) return readyMany(shopContext, missing, tell);
+  if (missing.length >= many) return readyMany(shopContext, missing, tell);
   for (const lot of lotsOf(missing, LOT)) await keepFactsOfJobs(db, lot, shopContext);
 }
 
