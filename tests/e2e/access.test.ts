@@ -9,7 +9,7 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => shop.stop());
 
-test("a device that is put out from Set-up is out at once, and stays out until it has the code again", async ({
+test("a device that is put out from Set-up, alone or with all others, is out until it has the code again", async ({
   browser,
 }) => {
   const code = readFileSync(join(shop.data, "access-code"), "utf8").trim();
@@ -22,7 +22,7 @@ test("a device that is put out from Set-up is out at once, and stays out until i
     await expect(page).toHaveURL(`${shop.address}/`);
     return page;
   };
-  const [tablet, here] = [await enter(), await enter()];
+  const [phone, till, tablet, here] = [await enter(), await enter(), await enter(), await enter()];
   await here.goto(`${shop.address}/set-up`);
   const devices = here.getByRole("list", { name: "Devices that are in" });
   await expect(devices).toContainText("This device");
@@ -36,6 +36,10 @@ test("a device that is put out from Set-up is out at once, and stays out until i
     .toBe(401);
   await tablet.reload();
   await expect(tablet).toHaveURL(/\/access/);
+  await here.getByRole("button", { name: "Put out all but this one" }).click();
+  await expect(devices.getByRole("button")).toHaveCount(0);
+  for (const other of [phone, till])
+    expect((await other.request.get(`${shop.address}/api/jobs/101`)).status()).toBe(401);
   expect((await here.request.get(`${shop.address}/api/jobs/101`)).status()).toBe(200);
 });
 
