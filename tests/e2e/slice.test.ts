@@ -72,8 +72,9 @@ test("by keyboard alone: one machine from the door to the printed sheet", async 
   await expect(page.getByTestId("answer-earth-continuity")).toContainText("passed");
   await typeInto(page, "Reading", "90M");
   await page.keyboard.press("Enter");
-  await expect(page.getByRole("heading", { name: "Run it as the complaint comes" })).toBeVisible();
+  await expect(page.getByText("taken and passed")).toBeVisible();
   await press(page, "The clip is off");
+  await expect(page.getByRole("button", { name: "The clip is off" })).toBeHidden();
   await press(page, /^Plugged in, hands off/);
   await expect(page.getByTestId("bench-state")).toContainText("Plugged in");
   await press(page, "Cold", " ");
