@@ -1,5 +1,5 @@
 // npm run bench:mutations: each rule of SAFETY is broken once, in a copy of the tree, and a test must notice.
-// Writes docs/methods/safety.md from what it found. Option: --only WORDS (then nothing is written)
+// Writes the table of docs/methods/safety.md from what it found. Option: --only WORDS (then nothing is written)
 import { spawnSync } from "node:child_process";
 import { cpSync, mkdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from "node:fs";
 import { resolve } from "node:path";
@@ -183,12 +183,9 @@ interface Row extends Mutation {
   readonly by: string | undefined;
 }
 
-const INTRO = `# Rules of safety, where each is held, and what fails without it
-
-Made by \`npm run bench:mutations\`: each rule below was broken in a copy of the tree, and the first test that failed is named. The random walk (\`tests/core/job/walk.laws.test.ts\`) tries hostile orders on two devices, late and struck lines, all families, connections and classes, Set-up saved in the middle of a job; its oracle (\`tests/core/job/bare-log.ts\`, \`bare-power.ts\`, \`bare-word.ts\`) reads SAFETY a second time from the bare log and shares no code with the program. 10,000 actions in \`npm test\`, 100,000 with \`WALK_STEPS=100000\`.
-
-Energy is one fold over the whole log (\`src/core/safety/energy.ts\`). Each kind of entry states what it did to the energy in its own room (\`src/log/kinds/<kind>/energy.ts\`); guards, offers, screens and \`/api/isolate\` read what the fold says and nothing else. What a move needs follows from what it touches (\`src/core/knowledge/touches.ts\`). Live work is earned (\`src/core/safety/live-work.ts\`); the word on the sheet follows in \`src/core/job/sign-off/sign-off.ts\`.
-`;
+const PAGE = "docs/methods/safety.md";
+/** All before the table is written by hand. */
+const HEAD = "| rule | held in | first test that fails without it |";
 
 /** @throws where the text that is to be broken does not stand there exactly once */
 function onlyPlace(whole: string, file: string, from: string): string {
@@ -201,13 +198,8 @@ function page(rows: readonly Row[]): string {
   const lines = rows.map(
     ({ rule, file, by }) => `| ${rule} | \`${file}\` | ${by ? `\`${by}\`` : "**nothing**"} |`,
   );
-  return [
-    INTRO,
-    "| rule | held in | first test that fails without it |",
-    "| --- | --- | --- |",
-    ...lines,
-    "",
-  ].join("\n");
+  const written = readFileSync(PAGE, "utf8").split(HEAD)[0] ?? "";
+  return [`${written}${HEAD}`, "| --- | --- | --- |", ...lines, ""].join("\n");
 }
 
 const { values } = parseArgs({ options: { only: { type: "string" } } });
@@ -229,6 +221,6 @@ for (const { rule, file, from, to } of MUTATIONS.filter(({ rule }) => rule.inclu
 }
 rmSync(COPY, { recursive: true });
 const missed = rows.filter(({ by }) => by === undefined).length;
-if (values.only === undefined) writeFileSync("docs/methods/safety.md", page(rows));
+if (values.only === undefined) writeFileSync(PAGE, page(rows));
 console.log(`${rows.length} rules broken, ${missed} not noticed`);
 process.exit(missed === 0 ? 0 : 1);
