@@ -32,7 +32,7 @@ export interface Story {
   readonly by: string;
   readonly minute: number;
   readonly owner: { readonly name: string; readonly contact: string };
-  readonly takenIn: Omit<TakenIn, "ownerId">;
+  readonly takenIn: Omit<TakenIn, "ownerId" | "carried">;
   readonly complaint: Complaint;
   readonly plate: MotorPlate | null;
   readonly lines: readonly StoryLine[];
@@ -60,8 +60,8 @@ export const machine = (
   name: string,
   place: string,
   family: string,
-  rest: Partial<Omit<TakenIn, "ownerId">> = {},
-): Omit<TakenIn, "ownerId"> => ({
+  rest: Partial<Omit<TakenIn, "ownerId" | "carried">> = {},
+): Omit<TakenIn, "ownerId" | "carried"> => ({
   machine: name,
   tag: "",
   place,

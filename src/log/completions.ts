@@ -13,6 +13,7 @@ import { complete as picture } from "./kinds/picture/complete";
 import { complete as priced } from "./kinds/priced/complete";
 import { complete as reading } from "./kinds/reading/complete";
 import { complete as signedOff } from "./kinds/signed-off/complete";
+import { complete as struck } from "./kinds/struck/complete";
 import { complete as takenIn } from "./kinds/taken-in/complete";
 import type { EntryKind } from "./schemas";
 
@@ -33,4 +34,5 @@ export const COMPLETIONS: { readonly [K in EntryKind]?: Completion<K> } = {
   decision: decision,
   picture: picture,
   "signed-off": signedOff,
+  struck: struck,
 };

@@ -1,9 +1,10 @@
 import type { Entry } from "@/core/job/log/entry";
 import { struckSeqs } from "@/core/job/log/lines";
-import type { Knowledge } from "@/core/knowledge/types";
+import { SLIP_MS } from "@/core/job/log/strike";
+import type { Fault, Knowledge } from "@/core/knowledge/types";
+import { isNeverMistaken } from "@/core/safety/dangers/danger";
 import { type EnergyLine, tellsOfPower } from "@/core/safety/energy";
 import type { LineEvent } from "@/core/safety/energy-event";
-import { incidentsOf } from "@/core/safety/explains";
 import { answerKey, type EnergyContext, type EnergyOf } from "./energy-of";
 import { FOLDS } from "./folds";
 import type { EntryKind } from "./schemas";
@@ -12,17 +13,55 @@ const DOUBT: readonly LineEvent[] = [{ event: "may-have-had-power" }];
 
 function eventsOf(entry: Entry, context: EnergyContext, earlier: readonly Entry[]): readonly LineEvent[] {
   if (entry.kind === "unreadable")
-    return [...DOUBT, { event: "worked", spoils: ["look", "earth", "insulation"], on: "machine" }];
+    return [
+      ...DOUBT,
+      { event: "worked", spoils: ["look", "earth", "insulation"], on: "machine", mends: [], stations: [] },
+    ];
   const energy = FOLDS[entry.kind].energy as EnergyOf<EntryKind> | "nothing";
   return energy === "nothing" ? [] : energy(entry.payload, context, earlier);
 }
 
+/** What stays of a line once it is struck out: all that it took away, nothing of what it gave. */
+function leftOf(event: LineEvent): readonly LineEvent[] {
+  switch (event.event) {
+    case "checked":
+      return event.verdict === "passed" ? [] : [event];
+    case "danger":
+    case "worked":
+    case "told":
+    case "incident":
+    case "stalled":
+    case "opened":
+    case "stored-volts":
+    case "isolated":
+    case "without-grant":
+      return [event];
+    default:
+      return [];
+  }
+}
+
+/** Struck out at once, as slips are: as if it had never been, but for what cannot have been a slip. */
+function isSlip(entry: Entry, strike: Entry | undefined, own: readonly LineEvent[]): boolean {
+  if (!strike || Date.parse(strike.at) - Date.parse(entry.at) > SLIP_MS) return false;
+  return !own.some(
+    (event) =>
+      event.event === "stored-volts" ||
+      event.event === "isolated" ||
+      (event.event === "danger" && isNeverMistaken(event.kind)),
+  );
+}
+
 /**
- * The log as the energy fold sees it. A line of power that was struck out or restored proves nothing any more, and one that
- * cannot be read may have told of power: from there on the plug is not known and nothing read counts.
+ * The log as the energy fold sees it. A line that was struck out keeps what it took away. One of power that was struck out
+ * or restored proves nothing any more, and one that cannot be read may have told of power: from there on the plug is not
+ * known and nothing read counts.
  */
 export function energyLines(entries: readonly Entry[], context: EnergyContext): readonly EnergyLine[] {
   const struck = struckSeqs(entries);
+  const strikeOf = new Map(
+    entries.flatMap((entry) => (entry.kind === "struck" ? [[entry.payload.seq, entry] as const] : [])),
+  );
   const standing: Entry[] = [];
   const ownEvents = new Map<number, readonly LineEvent[]>();
   return entries.map((entry): EnergyLine => {
@@ -32,26 +71,23 @@ export function energyLines(entries: readonly Entry[], context: EnergyContext): 
     const { seq, at } = entry;
     if (entry.kind === "struck" || entry.kind === "restored") {
       const undone = ownEvents.get(entry.payload.seq) ?? [];
-      return { seq, at, events: tellsOfPower(undone) ? DOUBT : [] };
+      return { seq, at, isStruck: false, events: tellsOfPower(undone) ? DOUBT : [] };
     }
     // A line nobody can read leaves its doubt, struck or not.
-    return { seq, at, events: struck.has(seq) && entry.kind !== "unreadable" ? [] : own };
+    if (!struck.has(seq) || entry.kind === "unreadable") return { seq, at, isStruck: false, events: own };
+    const events = isSlip(entry, strikeOf.get(seq), own) ? [] : own.flatMap(leftOf);
+    return { seq, at, isStruck: true, events };
   });
 }
 
-type Explained = Extract<LineEvent, { event: "explained" }>;
-
-/** Every answer that proves a reason. One that proves several says each by itself: mending one of them closes only what that one can do. */
-function proofsOf(faults: Knowledge["faults"]): ReadonlyMap<string, readonly Explained[]> {
-  const proofs = new Map<string, Explained[]>();
-  for (const fault of faults) {
-    const can = incidentsOf(fault);
-    if (can.length === 0) continue;
+/** Every answer with the faults it proves. */
+function proofsOf(faults: Knowledge["faults"]): EnergyContext["proofs"] {
+  const proofs = new Map<string, Fault[]>();
+  for (const fault of faults)
     for (const { moveId, outcomeId } of fault.provenBy) {
       const key = answerKey(moveId, outcomeId);
-      proofs.set(key, [...(proofs.get(key) ?? []), { event: "explained", by: fault.id, can }]);
+      proofs.set(key, [...(proofs.get(key) ?? []), fault]);
     }
-  }
   return proofs;
 }
 

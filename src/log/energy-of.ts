@@ -10,8 +10,8 @@ export interface EnergyContext {
   readonly deadChecks: ReadonlyMap<string, DeadCheck>;
   readonly signs: ReadonlyMap<string, Knowledge["signs"][number]>;
   readonly stations: ReadonlyMap<string, Knowledge["stations"][number]>;
-  /** What was proved by an answer that is a reason for what power did: `move:answer`. */
-  readonly proofs: ReadonlyMap<string, readonly Extract<LineEvent, { event: "explained" }>[]>;
+  /** Faults that an answer proves: `move:answer`. */
+  readonly proofs: ReadonlyMap<string, readonly Fault[]>;
 }
 
 /** What a line of this kind did to the energy in the machine and to what is proved of it. */

@@ -5,7 +5,7 @@ import { strictObject } from "@/core/validate";
 import { schema as complaint } from "./kinds/complaint/schema.input";
 import { motorPlate } from "./kinds/nameplate/schema.input";
 import { schema as picture } from "./kinds/picture/schema.input";
-import { schema as takenIn } from "./kinds/taken-in/schema.input";
+import { draft as takenIn } from "./kinds/taken-in/schema.input";
 import { ENTRY_KINDS, type EntryKind, SCHEMAS } from "./schemas";
 
 const watch = strictObject({

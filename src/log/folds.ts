@@ -7,14 +7,17 @@ import { energy as complaintEnergy } from "./kinds/complaint/energy";
 import { view as complaintView } from "./kinds/complaint/view";
 import { energy as interventionEnergy } from "./kinds/intervention/energy";
 import { view as interventionView } from "./kinds/intervention/view";
+import { energy as nameplateEnergy } from "./kinds/nameplate/energy";
 import { view as nameplateView } from "./kinds/nameplate/view";
 import { energy as openedEnergy } from "./kinds/opened/energy";
 import { view as ownerAnswerView } from "./kinds/owner-answer/view";
+import { energy as partChosenEnergy } from "./kinds/part-chosen/energy";
 import { energy as readingEnergy } from "./kinds/reading/energy";
 import { view as readingView } from "./kinds/reading/view";
 import { energy as refittedEnergy } from "./kinds/refitted/energy";
 import { energy as removedEnergy } from "./kinds/removed/energy";
 import { energy as reopenedEnergy } from "./kinds/reopened/energy";
+import { energy as signedOffEnergy } from "./kinds/signed-off/energy";
 import { energy as takenInEnergy } from "./kinds/taken-in/energy";
 import type { EntryKind } from "./schemas";
 import { fold, last, latestBy, list, ofThisVisit, type ViewParts } from "./view-part";
@@ -30,7 +33,7 @@ interface Fold<K extends EntryKind> {
 /** Every kind says both: one that is left out does not compile. */
 export const FOLDS = {
   "taken-in": { energy: takenInEnergy, view: { takenIn: last<"taken-in">() } },
-  nameplate: { energy: "nothing", view: nameplateView },
+  nameplate: { energy: nameplateEnergy, view: nameplateView },
   complaint: { energy: complaintEnergy, view: complaintView },
   "bench-state": { energy: benchStateEnergy, view: "nothing" },
   opened: { energy: openedEnergy, view: "nothing" },
@@ -39,7 +42,7 @@ export const FOLDS = {
   intervention: { energy: interventionEnergy, view: interventionView },
   reading: { energy: readingEnergy, view: readingView },
   "part-chosen": {
-    energy: "nothing",
+    energy: partChosenEnergy,
     view: {
       /** The last part chosen for each place. */
       parts: latestBy<"part-chosen">(({ forPart }) => forPart),
@@ -66,7 +69,7 @@ export const FOLDS = {
   },
   refitted: { energy: refittedEnergy, view: "together" },
   "acceptance-run": { energy: acceptanceRunEnergy, view: { runs: list<"acceptance-run">() } },
-  "signed-off": { energy: "nothing", view: "together" },
+  "signed-off": { energy: signedOffEnergy, view: "together" },
   "not-done": { energy: "nothing", view: "nothing" },
   "owner-answer": { energy: "nothing", view: ownerAnswerView },
   "order-linked": {

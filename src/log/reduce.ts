@@ -1,13 +1,12 @@
 import type { SaidPrices } from "@/core/decision/figures";
-import { benchMachineOf, hazardFacts, withMarks } from "@/core/job/log/bench-machine";
-import type { Entry, TakenIn } from "@/core/job/log/entry";
+import { benchMachineOf, withMarks } from "@/core/job/log/bench-machine";
+import type { Entry } from "@/core/job/log/entry";
 import { ofKind, placed, struckSeqs } from "@/core/job/log/lines";
 import { cluesOf, evidenceOf, type JobAnswer, ratioOf, toldByChecks } from "@/core/job/log/told-answers";
 import type { JobContext, JobView, LedgerLine } from "@/core/job/log/view";
 import { reassemblyOf } from "@/core/job/reassembly/reassembly";
 import type { PlugFacts } from "@/core/safety/bench-state";
 import { type EnergyLine, foldEnergy } from "@/core/safety/energy";
-import { hazardIds } from "@/core/safety/hazards";
 import { energyContext, energyLines } from "./energies";
 import { FOLDS, type KindParts } from "./folds";
 import { ENTRY_KINDS, type EntryKind } from "./schemas";
@@ -79,23 +78,6 @@ function saidPrices(unstruck: readonly Entry[], { repairs }: Pick<JobContext, "r
 const pricesOf = (said: SaidPrices): JobView["prices"] =>
   Object.fromEntries(Object.entries(said).map(([of, { minor }]) => [of, minor]));
 
-/** What runs on after the switch is off, and may have a brake. */
-const RUNS_ON: readonly string[] = ["coasting", "blades"];
-
-/** The last work that may have touched a brake, on a machine whose blades run on; one repair may cure it among others. */
-function brakeSeqOf(
-  unstruck: readonly Entry[],
-  takenIn: TakenIn | null,
-  context: JobContext,
-  stations: readonly string[] | null,
-): number {
-  const hazards = hazardIds(hazardFacts(takenIn, context, stations), context.hazards);
-  if (!hazards.some((id) => RUNS_ON.includes(id))) return 0;
-  const isBrake = (faultId: string): boolean =>
-    context.faults.find(({ id }) => id === faultId)?.isBrake === true;
-  return ofKind(unstruck, "intervention").findLast(({ payload }) => payload.faultIds.some(isBrake))?.seq ?? 0;
-}
-
 /** What each kind brings by itself: the registry says what. */
 function kindParts(unstruck: readonly Entry[], facts: FoldFacts): KindParts {
   const lines = new Map<string, Line<EntryKind>[]>(ENTRY_KINDS.map((kind) => [kind, []]));
@@ -128,7 +110,6 @@ export function reduceJob(jobId: number, entries: readonly Entry[], context: Job
     ...reassemblyOf(unstruck),
     ...foldEnergy(lines, machine, context.limits),
     machine,
-    brakeSeq: brakeSeqOf(unstruck, takenIn, context, stations),
     plugFacts: plugFactsOf(entries, lines),
     answers: answersOf(unstruck, context),
     said,

@@ -25,25 +25,24 @@ const standsAt = {
     blocks: many(yup.string()),
     hasSecondFeed: yes(),
     isOutOfScope: yes(),
+    runsOn: yes(),
   }).required(),
   bench: yup
     .object({
       plug: yup.string().oneOf(["not-known", "plugged-in", "unplugged", "isolated"]).required(),
       stored: many(yup.object({ id: word(), at: word() })),
       nothingStores: yes(),
+      keepsOut: many(yup.string()),
     })
     .required(),
   live: yup
     .object({
       checks: many(yup.object({ checkId: word() })),
-      failing: many(yup.object({ of: word() })),
-      incidents: many(yup.object({ what: word() })),
+      dangers: many(yup.object({ kind: word(), place: word(), openedBy: count() })),
       withoutGrant: many(yup.number().integer()),
     })
     .required(),
   told: many(yup.object({ circumstance: word() })),
-  brakeSeq: count(),
-  protectionLeftOut: many(yup.number().integer()),
   plugFacts: strictObject({ plugSeq: count(), lastSeqBy: yup.object().required() }).required(),
   lastChangeSeq: count(),
   questions: rows(),

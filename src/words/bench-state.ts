@@ -55,6 +55,10 @@ const CHARGE: Readonly<Record<ChargeState, (volts: number) => BenchSentences>> =
     words: `drained to ${formatText(volts, "V")}`,
     check: "Read again before hands go in after a while.",
   }),
+  "clip-unread": () => ({
+    words: "clip on, volts not read",
+    check: "Read the volts under the clip: it may not touch, or its resistor may be broken.",
+  }),
   clip: () => ({ words: "clip left on", check: "Take the clip off last." }),
   none: () => ({ words: "nothing stores charge", check: "Hands may go in." }),
 };

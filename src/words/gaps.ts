@@ -40,15 +40,10 @@ export const LIVE_GAP_WORDS: Readonly<Record<LiveGap, LiveGapWords>> = {
     how: "Note it for them; what they read can be written down here afterwards.",
     where: null,
   },
-  incident: {
-    what: "No power: it tripped twice, smoked, smelt or tingled, and what did that is not found and mended yet.",
-    how: "Find, unplugged, what can do just that; mend it and write it down as that repair. Then its tests open the way again.",
+  danger: {
+    what: "No power: something that can hurt stands open.",
+    how: "Mend what was found to do it, then take the same test again; the list says which.",
     where: "isolate",
-  },
-  failing: {
-    what: "No power: insulation, earth or cord failed.",
-    how: "Dry it, find the leak or the broken conductor, mend it and take the same test again. What cannot be found goes to a licensed electrical workshop; local rules come first.",
-    where: "make-safe",
   },
   "look-inside": {
     what: "No power before a look inside: it smoked or smelt burnt.",

@@ -12,7 +12,7 @@ export interface LiveContext {
 
 /** A job as the grant for live work takes it. @param bench as it may be relied on now */
 export function liveFactsOf(
-  view: Pick<Standing, "live" | "machine" | "removed" | "protectionLeftOut">,
+  view: Pick<Standing, "live" | "machine" | "removed">,
   bench: BenchState,
   { deadChecks, isOutletNamed }: LiveContext,
 ): LiveFacts {
@@ -22,7 +22,7 @@ export function liveFactsOf(
     live,
     machine,
     deadChecks,
-    hasAllBack: stillOff(view).length === 0 && view.protectionLeftOut.length === 0,
+    hasAllBack: stillOff(view).length === 0,
     isOutletNamed,
   };
 }

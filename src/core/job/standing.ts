@@ -1,3 +1,4 @@
+import { withholding } from "../safety/dangers/danger";
 import type {
   AcceptanceRun,
   Complaint,
@@ -44,10 +45,6 @@ export interface Standing extends Pick<JobView, Whole> {
   }[];
   /** Every way the complaint was told, first and since. */
   readonly told: readonly Pick<Complaint, "circumstance" | "afterMinutes">[];
-  /** Lines of guards, covers and other protection that were left out. */
-  /** Line of the last work on a brake; 0 when there was none. */
-  readonly brakeSeq: number;
-  readonly protectionLeftOut: readonly number[];
   readonly parts: readonly Pick<JobView["parts"][number], "label" | "fit">[];
   readonly decision:
     | (Pick<NonNullable<JobView["decision"]>, "route" | "label" | "repairs"> & { readonly seq: number })
@@ -136,8 +133,6 @@ export function standingOf(view: JobView): Standing {
     answers: view.answers.filter(({ isCheck }) => !isCheck).map(({ seq: line }) => ({ seq: line })),
     interventions: view.interventions.map(doneOf),
     told: view.told.map(conditionOf),
-    brakeSeq: view.brakeSeq,
-    protectionLeftOut: view.protectionLeftOut,
     parts: view.parts.map(({ label, fit }) => ({ label, fit })),
     decision: decision && {
       seq: decision.seq,
@@ -169,11 +164,11 @@ export function standingOf(view: JobView): Standing {
   };
 }
 
-/** A failed protection, or what power did, that was written down after the machine was signed off. */
+/** What forbids its use and was written down after the machine was signed off. */
 export function hasDangerSince(view: Pick<Standing, "signedOff" | "live">): boolean {
   const signedSeq = view.signedOff?.seq;
   if (signedSeq === undefined) return false;
-  return [...view.live.failing, ...view.live.incidents].some(({ seq }) => seq > signedSeq);
+  return withholding(view.live.dangers, "use").some(({ openedBy }) => openedBy > signedSeq);
 }
 
 /**

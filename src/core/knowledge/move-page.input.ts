@@ -8,13 +8,17 @@ import { type When, whenOf } from "./when";
 export const INCIDENTS = ["trip", "residual-trip", "smoke", "smell", "tingle"] as const;
 export type Incident = (typeof INCIDENTS)[number];
 
-export type Protection = "earth" | "insulation" | "cord" | "guard" | "protector";
+/** Protections that a test or a look can find failed, and what a look can find that nobody may switch on. */
+export const PROTECTIONS = ["earth", "insulation", "cord", "damp", "burnt", "domed", "runs-on"] as const;
+export type Protection = (typeof PROTECTIONS)[number];
 
-/** Answers that tell of one protection. */
+/** Answers that tell of one protection; `own-test` of a part that was renewed and has no other. */
 export interface Speaks {
-  readonly of: Protection;
+  readonly of: Protection | "own-test";
   readonly failed: readonly string[];
   readonly passed: readonly string[];
+  /** Where a repair mends what failed, as far as no fault is proved by it; none: wherever it can spoil insulation. */
+  readonly stations?: readonly string[] | undefined;
 }
 
 /** A chance, or the chance with the range it may lie in where that differs from the usual one. */
@@ -74,9 +78,10 @@ export const movePage = strictObject({
   speaksOf: yup
     .array(
       strictObject({
-        of: oneOf(["earth", "insulation", "cord", "guard", "protector"] as const),
+        of: oneOf([...PROTECTIONS, "own-test"] as const),
         failed: ids(),
         passed: ids(),
+        stations: yup.array(yup.string().required()),
       }).required(),
     )
     .optional()

@@ -1,6 +1,7 @@
 import * as yup from "yup";
 import { finiteNumber, strictObject } from "../validate";
 import { chance, ids, oneOf, optionalTable, provenance, table, words } from "./fields.input";
+import { TOLD } from "./told";
 
 /** A row of a table; where it comes from is said once a file, and on the row only where it differs. */
 const row = <F extends yup.ObjectShape>(fields: F) =>
@@ -160,6 +161,8 @@ export const ROWS = {
     stop: yup.string(),
     /** What must be in before any power, read or seen after it was told. */
     before: yup.array(oneOf(["look", "earth", "insulation", "look-inside"] as const)),
+    /** The danger that it opens: what was told is closed by what was found to do it. */
+    opens: yup.string().oneOf(TOLD),
     /** Questions that need not be asked once it was ticked. */
     settles: yup.array(yup.string().required()),
   }),

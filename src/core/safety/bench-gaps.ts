@@ -7,6 +7,7 @@ import {
   chargeState,
   type Holdable,
 } from "./bench-state";
+import type { DangerKind } from "./dangers/danger";
 
 /**
  * What still stands between the hands and the machine, in the order it is settled: what can move is held before a cover
@@ -72,13 +73,15 @@ export function gapsFor(
 ): BenchGap[] {
   const isSettled = (id: StoreId): boolean => SETTLED.has(chargeState(state, id, now, limits));
   const isDrained = machine.stores.every(isSettled) && state.stored.every(({ id }) => isSettled(id));
+  const keepsOut = (...kinds: readonly DangerKind[]): boolean =>
+    state.keepsOut.some((kind) => kinds.includes(kind));
   const when = (stands: boolean, gap: BenchGap): BenchGap[] => (stands ? [gap] : []);
   return [
     ...when(machine.blocks.includes("inside"), "stop"),
-    ...when(!isCutOff(state, machine), "plug"),
+    ...when(!isCutOff(state, machine) || keepsOut("live", "left-plugged-in"), "plug"),
     ...when(hasBatteryIn(state, machine), "battery"),
     ...loosened(state, machine),
-    ...when(!isDrained, "charge"),
+    ...when(!isDrained || keepsOut("charged"), "charge"),
   ].filter((gap) => concerns(gap, need));
 }
 

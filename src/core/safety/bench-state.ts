@@ -1,6 +1,7 @@
 import { limitOf } from "../knowledge/resolve-limits";
 import type { Limits, StoreId } from "../knowledge/types";
 import { fail, issue, ok, type Result } from "../result";
+import type { DangerKind } from "./dangers/danger";
 import type { ProtectionClass } from "./dead-checks";
 import type { EnergyEvent } from "./energy-event";
 
@@ -20,6 +21,8 @@ export interface StoredItem {
   readonly deadSince?: string | undefined;
   /** Whether one reading is not enough: charge creeps back into an electrolytic. */
   readonly needsTwo?: boolean | undefined;
+  /** Its volts were read while power was on: they say nothing of the time after. */
+  readonly whileOn?: boolean | undefined;
   /** What shows that this machine has none. */
   readonly none?: string | undefined;
 }
@@ -49,6 +52,8 @@ export interface BenchState {
   /** Hazards the repairer has read and seen to; they withhold nothing. */
   readonly hazardsSeenTo: readonly string[];
   readonly opened: readonly string[];
+  /** Open dangers for which nothing inside is touched, by their kind. */
+  readonly keepsOut: readonly DangerKind[];
   readonly load: "coupled" | "separated" | "not-known";
   readonly temperature: "cold" | "warm" | "hot" | "not-known";
 }
@@ -62,6 +67,7 @@ export const AT_THE_DOOR: BenchState = {
   held: [],
   hazardsSeenTo: [],
   opened: [],
+  keepsOut: [],
   load: "not-known",
   temperature: "not-known",
 };
@@ -84,6 +90,8 @@ export interface BenchMachine {
   readonly hasSecondFeed: boolean;
   /** Its family belongs to others but for what is done unplugged. */
   readonly isOutOfScope: boolean;
+  /** It runs on after the switch is off, and may have a brake. */
+  readonly runsOn: boolean;
 }
 
 function later(at: string, seconds: number): string {
@@ -94,9 +102,12 @@ function withStored(state: BenchState, item: StoredItem): BenchState {
   return { ...state, stored: [...state.stored.filter(({ id }) => id !== item.id), item] };
 }
 
-/** Power came or may have come: nothing read before it counts any longer. */
+/** Power came or may have come: nothing read before it counts any longer, and a clip is still where it was. */
 function uncharged(state: BenchState): BenchState {
-  const stored = state.stored.filter(({ none }) => none !== undefined);
+  const stored = state.stored.flatMap((item): StoredItem[] => {
+    if (item.clip === true) return [{ id: item.id, clip: true, at: item.at }];
+    return item.none === undefined ? [] : [item];
+  });
   return { ...state, provenDead: undefined, stored, plugEvidence: undefined, outlet: undefined };
 }
 
@@ -128,12 +139,9 @@ function isolate(
   limits: Limits,
 ): Result<BenchState> {
   const safe = limitOf(limits, "safe-to-work-volts").value;
+  // Volts on what was to be dead are written down, and take away what was believed of the plug.
   if (Math.abs(event.volts) > safe)
-    return refuse(
-      "not-dead",
-      `${event.volts} V is still there: it is proven dead at ${safe} V or less. Find the other feed first.`,
-      event.volts,
-    );
+    return ok({ ...moved(uncharged(state)), plug: "not-known", plugEvidence: undefined });
   return ok({
     ...state,
     plug: "isolated",
@@ -183,6 +191,7 @@ function storedNone(
       id,
     );
   const read = state.stored.find((one) => one.id === id);
+  if (read?.clip) return refuse("clip-is-on", `A clip is on it (${id}): take that off and say so first.`, id);
   if (read?.volts !== undefined && state.wasCharged)
     return refuse("charge-was-read", "A charge was read there: drain it and read it again.", read.volts);
   return ok(withStored(state, { id, none: why, at }));
@@ -206,9 +215,12 @@ function storedVolts(
       recheckAfter: later(at, limitOf(limits, row).value),
       deadSince: isDead ? (before?.deadSince ?? at) : undefined,
       needsTwo: event.dielectric !== "film",
+      whileOn: state.plug === "plugged-in" || state.battery === "in" ? true : undefined,
       // Nobody said that the clip came off: it is asked for before power, while the hands go by the volts alone.
       clip: before?.clip,
     }),
+    // Volts come before claims.
+    nothingStores: state.nothingStores && isDead,
     wasCharged: state.wasCharged || !isDead,
   };
 }
@@ -254,10 +266,21 @@ export function applyBenchEvent(
       return ok({ ...state, stored: state.stored.filter(({ clip }) => clip !== true) });
     case "stored-none":
       return storedNone(state, event, at, machine);
-    case "stored-clip":
-      return ok(withStored(state, { id: event.id, clip: true, at }));
+    case "stored-clip": {
+      const before = state.stored.find(({ id }) => id === event.id);
+      return ok(
+        withStored(state, { ...before, id: event.id, clip: true, at, none: undefined, cannot: undefined }),
+      );
+    }
     case "stored-cannot":
-      return ok(withStored(state, { id: event.id, cannot: event.why, at }));
+      return ok(
+        withStored(state, {
+          id: event.id,
+          cannot: event.why,
+          clip: state.stored.find(({ id }) => id === event.id)?.clip,
+          at,
+        }),
+      );
     case "nothing-stores":
       return nothingStores(state, machine, event.why, at, limits);
     case "held":
@@ -275,6 +298,8 @@ export function applyBenchEvent(
       return ok({ ...state, opened: [...new Set([...state.opened, event.access])] });
     case "closed":
       return ok({ ...state, opened: state.opened.filter((one) => one !== event.access) });
+    case "left":
+      return ok(state);
   }
 }
 
@@ -311,7 +336,16 @@ export function asSeen(state: BenchState, isFresh: boolean): BenchState {
   return isFresh ? state : { ...state, ...doubted(state) };
 }
 
-export type ChargeState = "not-read" | "charged" | "lapsed" | "once" | "drained" | "clip" | "cannot" | "none";
+export type ChargeState =
+  | "not-read"
+  | "charged"
+  | "lapsed"
+  | "once"
+  | "drained"
+  | "clip"
+  | "clip-unread"
+  | "cannot"
+  | "none";
 
 /** How one item that can hold charge stands at `now`. */
 export function chargeState(state: BenchState, id: StoreId, now: string, limits: Limits): ChargeState {
@@ -319,9 +353,11 @@ export function chargeState(state: BenchState, id: StoreId, now: string, limits:
   const item = state.stored.find((one) => one.id === id);
   if (!item) return "not-read";
   if (item.none !== undefined) return "none";
-  if (item.clip && item.volts === undefined) return "clip";
-  if (item.volts === undefined) return "cannot";
+  if (item.volts === undefined) return item.clip ? "clip-unread" : "cannot";
   if (Math.abs(item.volts) > limitOf(limits, "safe-to-work-volts").value) return "charged";
+  if (item.whileOn) return "not-read";
+  // Below the limit with the clip on it: nothing can creep back.
+  if (item.clip) return "clip";
   if (item.recheckAfter !== undefined && now >= item.recheckAfter) return "lapsed";
   const apart = (Date.parse(item.at) - Date.parse(item.deadSince ?? item.at)) / 1000;
   const isOnce = item.needsTwo === true && apart < limitOf(limits, "electrolytic-second-reading").value;

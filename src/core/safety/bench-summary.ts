@@ -32,6 +32,7 @@ export type BenchSummary =
 const WORST_FIRST: readonly ChargeState[] = [
   "charged",
   "cannot",
+  "clip-unread",
   "not-read",
   "lapsed",
   "once",

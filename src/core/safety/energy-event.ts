@@ -1,5 +1,6 @@
-import type { Incident, Protection } from "../knowledge/move-page.input";
+import type { Incident } from "../knowledge/move-page.input";
 import type { BenchEvent } from "./bench-event.input";
+import type { DangerKind, Remedy } from "./dangers/danger";
 
 /** What a dead check proves, and what work can spoil. */
 export type Proof = "look" | "earth" | "insulation";
@@ -15,7 +16,42 @@ export type EnergyEvent =
   /** It may have been on since: live work entered late, a line nobody can read, a line of power struck out. */
   | { readonly event: "may-have-had-power" }
   | { readonly event: "opened"; readonly access: string }
-  | { readonly event: "closed"; readonly access: string };
+  | { readonly event: "closed"; readonly access: string }
+  /** It was signed off and left. */
+  | { readonly event: "left" };
+
+/** Something was done that can spoil what was proved. */
+export interface Worked {
+  readonly event: "worked";
+  readonly spoils: readonly Proof[];
+  readonly on: WorkedOn;
+  /** Faults that a repair mends, more than consequences, and the stations it was done at. */
+  readonly mends: readonly string[];
+  readonly stations: readonly string[];
+}
+
+/** What opens a danger, and what closes one. */
+export type DangerEvent =
+  | {
+      readonly event: "danger";
+      readonly kind: DangerKind;
+      readonly place: string;
+      readonly remedies: readonly Remedy[];
+      readonly test: string;
+    }
+  | Worked
+  /** Tests that were passed, each by every name it goes by. */
+  | { readonly event: "tested"; readonly tests: readonly string[] }
+  /** A run with its grant came to its end. */
+  | { readonly event: "ran"; readonly isClean: boolean }
+  /** Something was found that can make power do these things: a reason for those that it did before. */
+  | {
+      readonly event: "explained";
+      readonly can: readonly string[];
+      readonly remedy: Remedy;
+      /** It lies outside the machine: finding it is enough. */
+      readonly isOutside: boolean;
+    };
 
 /** What is proved of the machine, and what takes a proof away. */
 export type ProofEvent =
@@ -25,31 +61,15 @@ export type ProofEvent =
       readonly proves: Proof;
       readonly verdict: "passed" | "failed" | "undecided";
     }
-  /** Something was done that can spoil what was proved. */
-  | {
-      readonly event: "worked";
-      readonly spoils: readonly Proof[];
-      readonly on: WorkedOn;
-      /** Faults that a repair mends. */
-      readonly mends?: readonly string[];
-    }
-  /** A finding that speaks of a protection, from whatever move or tool. */
-  | {
-      readonly event: "spoke";
-      readonly of: Protection;
-      readonly by: string;
-      readonly verdict: "passed" | "failed";
-    }
+  | Worked
   | { readonly event: "told"; readonly before: readonly Before[] }
   | { readonly event: "looked-inside" }
+  /** Power did something that hurts: insulation is read anew. */
   | { readonly event: "incident"; readonly what: Incident }
-  /** Something was proved that can make power do these things: it is a reason for those that it did before. */
-  | ({ readonly event: "explained"; readonly can: readonly Incident[] } & Reason)
+  /** It did not run as it should, or did what it came for, after whatever was read before. */
+  | { readonly event: "stalled" }
   /** Live work written down late: it never had its grant. */
   | { readonly event: "without-grant" };
-
-/** Why power did something: a fault that was found, or, where a dead check failed, what it proves. */
-export type Reason = { readonly by: string } | { readonly failed: Proof };
 
 /** What the machine was worked on for, as screens name it. */
 export type WorkedOn = "machine" | "repair" | "wires" | "parts" | "reopened" | "told" | "incident";
@@ -58,4 +78,4 @@ export type WorkedOn = "machine" | "repair" | "wires" | "parts" | "reopened" | "
  * What a line of the log did. Each kind of entry states its own (`src/log/kinds/<kind>/energy.ts`); the fold sees nothing
  * else.
  */
-export type LineEvent = EnergyEvent | ProofEvent;
+export type LineEvent = EnergyEvent | ProofEvent | DangerEvent;

@@ -1,6 +1,9 @@
 import type { Limits } from "../knowledge/types";
 import { AT_THE_DOOR, applyBenchEvent, type BenchMachine, type BenchState } from "./bench-state";
-import type { EnergyEvent, LineEvent, ProofEvent } from "./energy-event";
+import { withholding } from "./dangers/danger";
+import { energyDangers } from "./dangers/energy-dangers";
+import { applyDangerEvent } from "./dangers/fold-dangers";
+import type { DangerEvent, EnergyEvent, LineEvent, ProofEvent } from "./energy-event";
 import { applyProofEvent, type LiveState, NOTHING_PROVED } from "./live-state";
 
 /** A line as the fold sees it. */
@@ -8,6 +11,8 @@ export interface EnergyLine {
   readonly seq: number;
   /** UTC, ISO 8601. */
   readonly at: string;
+  /** Struck out: its events are those that a strike leaves. */
+  readonly isStruck: boolean;
   readonly events: readonly LineEvent[];
 }
 
@@ -20,21 +25,36 @@ export interface Energy {
 const PROOFS: ReadonlySet<string> = new Set<ProofEvent["event"]>([
   "checked",
   "worked",
-  "spoke",
   "told",
   "looked-inside",
   "incident",
-  "explained",
+  "stalled",
   "without-grant",
 ]);
+const DANGERS: ReadonlySet<string> = new Set<DangerEvent["event"]>([
+  "danger",
+  "worked",
+  "tested",
+  "ran",
+  "explained",
+]);
+const COVERS: ReadonlySet<string> = new Set<EnergyEvent["event"]>(["opened", "closed", "left"]);
 
 function isProofEvent(event: LineEvent): event is ProofEvent {
   return PROOFS.has(event.event);
 }
 
+function isDangerEvent(event: LineEvent): event is DangerEvent {
+  return DANGERS.has(event.event);
+}
+
+function isEnergyEvent(event: LineEvent): event is EnergyEvent {
+  return !PROOFS.has(event.event) && !DANGERS.has(event.event);
+}
+
 /** Whether a line tells of power or charge: struck out, it leaves a doubt behind. */
 export function tellsOfPower(events: readonly LineEvent[]): boolean {
-  return events.some((event) => !isProofEvent(event) && event.event !== "opened" && event.event !== "closed");
+  return events.some((event) => isEnergyEvent(event) && !COVERS.has(event.event));
 }
 
 function step(
@@ -44,10 +64,22 @@ function step(
   machine: BenchMachine,
   limits: Limits,
 ): Energy {
-  if (isProofEvent(event)) return { ...energy, live: applyProofEvent(energy.live, event, line.seq) };
-  const bench = applyBenchEvent(energy.bench, event satisfies EnergyEvent, line.at, machine, limits);
-  const live = event.event === "opened" ? { ...energy.live, openedSeq: line.seq } : energy.live;
-  return bench.ok ? { bench: bench.value, live } : { ...energy, live };
+  let { bench, live } = energy;
+  if (isProofEvent(event)) live = applyProofEvent(live, event, line.seq);
+  let { dangers } = live;
+  // Only what runs on has a brake whose stop could be timed.
+  const isNoBrake = event.event === "danger" && event.kind === "brake" && !machine.runsOn;
+  if (isDangerEvent(event) && !isNoBrake) dangers = applyDangerEvent(dangers, event, line.seq, line.isStruck);
+  if (isEnergyEvent(event)) {
+    // Volts that were struck out close nothing, and stay a danger.
+    for (const one of energyDangers(bench, event, limits))
+      if (!line.isStruck || one.event === "danger")
+        dangers = applyDangerEvent(dangers, one, line.seq, line.isStruck);
+    const next = applyBenchEvent(bench, event, line.at, machine, limits);
+    if (next.ok) bench = next.value;
+  }
+  const openedSeq = event.event === "opened" ? line.seq : live.openedSeq;
+  return { bench, live: { ...live, dangers, openedSeq } };
 }
 
 /**
@@ -58,5 +90,6 @@ export function foldEnergy(lines: readonly EnergyLine[], machine: BenchMachine, 
   let energy: Energy = { bench: AT_THE_DOOR, live: NOTHING_PROVED };
   for (const line of lines)
     for (const event of line.events) energy = step(energy, line, event, machine, limits);
-  return energy;
+  const { bench, live } = energy;
+  return { live, bench: { ...bench, keepsOut: withholding(live.dangers, "hands").map(({ kind }) => kind) } };
 }

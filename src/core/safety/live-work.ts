@@ -1,6 +1,7 @@
 import type { PowerUse } from "../knowledge/touches";
 import type { DeadCheck } from "../knowledge/types";
 import type { BenchMachine, BenchState } from "./bench-state";
+import { type Danger, openDangers, RUN, withholding } from "./dangers/danger";
 import { checksFor } from "./dead-checks";
 import type { WorkedOn } from "./energy-event";
 import type { LiveState } from "./live-state";
@@ -10,8 +11,7 @@ export const LIVE_GAPS = [
   "stop",
   "scope",
   "licensed",
-  "incident",
-  "failing",
+  "danger",
   "look-inside",
   "dead-checks",
   "family",
@@ -37,12 +37,17 @@ export interface LiveFacts {
   readonly isOutletNamed: boolean;
 }
 
-/** A smell, smoke or a tingle under power is enough; a trip may be the second try of one fault. */
-const TRIPS_AT_MOST = 1;
+/** How power is used for the one test under power that closes a danger. */
+const TEST_UNDER: ReadonlyMap<string, readonly PowerUse[]> = new Map<string, readonly PowerUse[]>([
+  [RUN, ["guards-on"]],
+  ["check:leakage", ["leakage", "guards-on"]],
+]);
 
-function isStopped({ incidents }: LiveState): boolean {
-  const trips = incidents.filter(({ what }) => what === "trip" || what === "residual-trip");
-  return incidents.length > trips.length || trips.length > TRIPS_AT_MOST;
+/** Open dangers that keep power off: mended ones give way to the one test under power that closes them. */
+export function dangersAgainst(dangers: readonly Danger[], power: PowerUse): readonly Danger[] {
+  return withholding(dangers, "power").filter(
+    ({ remediedBy, test }) => remediedBy === 0 || TEST_UNDER.get(test)?.includes(power) !== true,
+  );
 }
 
 /** Line of the last thing that took a proof away; 0 when nothing did. */
@@ -66,7 +71,8 @@ const HERE: ReadonlySet<WorkedOn> = new Set<WorkedOn>(["repair", "wires", "parts
 /** Whether leakage may stand for insulation: never after shock, water, smoke or a tripped residual-current device. */
 function mayLeakageStand(live: LiveState): boolean {
   const spoilt = live.spoilt.find(({ proof }) => proof === "insulation");
-  return live.toldSeq === 0 && live.incidents.length === 0 && (spoilt === undefined || HERE.has(spoilt.on));
+  const isHere = openDangers(live.dangers).some(({ place }) => place === "here");
+  return live.toldSeq === 0 && !isHere && (spoilt === undefined || HERE.has(spoilt.on));
 }
 
 /** Whether a check passed and nothing took that proof away since; leakage stands for insulation where it may. */
@@ -114,8 +120,7 @@ export function liveGaps(facts: LiveFacts, power: PowerUse): LiveGap[] {
     ...gap(machine.blocks.includes("power"), "stop"),
     ...gap(machine.isOutOfScope, "scope"),
     ...gap(power === "licensed", "licensed"),
-    ...gap(isStopped(live), "incident"),
-    ...gap(live.failing.length > 0, "failing"),
+    ...gap(dangersAgainst(live.dangers, power).length > 0, "danger"),
     ...gap(live.owesLookInside, "look-inside"),
     ...gap(
       (power === "leakage" ? owedBeforeLeakage(facts) : owedBeforePower(facts)).length > 0,

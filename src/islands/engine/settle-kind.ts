@@ -2,11 +2,11 @@ import type { TakenIn } from "@/core/job/log/entry";
 import type { JobView } from "@/core/job/log/view";
 import { usePost } from "../state/use-post";
 
-/** The line alone, without the place it has in the log. */
+/** The line alone, without the place it has in the log and what the server adds to it. */
 function withFamily(
-  { seq: _seq, at: _at, by: _by, ...line }: NonNullable<JobView["takenIn"]>,
+  { seq: _seq, at: _at, by: _by, carried: _carried, ...line }: NonNullable<JobView["takenIn"]>,
   family: string,
-): TakenIn {
+): Omit<TakenIn, "carried"> {
   return { ...line, family };
 }
 

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { tellsOfFailure } from "@/core/job/log/failure";
+import { needsReason, type StrikeReason } from "@/core/job/log/strike";
 import type { JobView, LedgerLine } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
 import { formatInstant } from "@/core/quantity/format";
@@ -7,6 +7,7 @@ import type { Shop } from "@/core/shop/shop";
 import { type SayLine, useLineWords } from "@/islands/state/tool-words";
 import { postEntry } from "../state/post-entry";
 import { LedgerForms } from "./LedgerForms";
+import { WhyStruck } from "./WhyStruck";
 
 interface LineProps {
   readonly line: LedgerLine;
@@ -47,28 +48,6 @@ function Line({ line, shop, say, isBusy, onStrike }: LineProps) {
   );
 }
 
-/** A line that tells of something that failed goes only with its reason. */
-function WhyStruck({ line, onStrike }: { readonly line: number; onStrike(why: string): void }) {
-  const [why, setWhy] = useState("");
-  return (
-    <form
-      className="flex flex-wrap items-end gap-3 border-rule border-t py-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (why.trim() !== "") onStrike(why);
-      }}
-    >
-      <label className="grow">
-        <span className="label-line">Line {line} tells of something that failed. Why is it struck out?</span>
-        <input className="input" value={why} onChange={(event) => setWhy(event.target.value)} />
-      </label>
-      <button type="submit" className="btn btn-outline">
-        Strike it out
-      </button>
-    </form>
-  );
-}
-
 const SHORT = 6;
 
 /** Every line of the job, newest first; each can be struck out and restored, none is lost. */
@@ -86,15 +65,18 @@ export function JobLedger({
   const [isBusy, setIsBusy] = useState(false);
   const [isWhole, setIsWhole] = useState(false);
   const [asked, setAsked] = useState<LedgerLine | undefined>(undefined);
-  const strike = async (line: LedgerLine, why = ""): Promise<void> => {
-    const isFailure = tellsOfFailure(line) || job.live.failing.some(({ seq }) => seq === line.seq);
-    if (!line.isStruck && isFailure && why === "") {
+  const strike = async (
+    line: LedgerLine,
+    reason: StrikeReason | "none" = "none",
+    why = "",
+  ): Promise<void> => {
+    if (!line.isStruck && reason === "none" && needsReason(line, job.live.dangers)) {
       setAsked(line);
       return;
     }
     setIsBusy(true);
     setAsked(undefined);
-    const payload = line.isStruck ? { seq: line.seq } : { seq: line.seq, why };
+    const payload = line.isStruck ? { seq: line.seq } : { seq: line.seq, why, reason };
     const kept = await postEntry(job.jobId, { kind: line.isStruck ? "restored" : "struck", stage, payload });
     setProblem(kept.ok ? undefined : kept.issues.map(({ message }) => message).join(" "));
     setIsBusy(false);
@@ -113,7 +95,12 @@ export function JobLedger({
         </p>
       ) : null}
       {asked ? (
-        <WhyStruck key={asked.seq} line={asked.seq} onStrike={(why) => void strike(asked, why)} />
+        <WhyStruck
+          key={asked.seq}
+          line={asked.seq}
+          onStrike={(reason, why) => void strike(asked, reason, why)}
+          onCancel={() => setAsked(undefined)}
+        />
       ) : null}
       <ol data-testid="ledger">
         {visible.map((line) => (

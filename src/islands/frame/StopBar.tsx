@@ -1,11 +1,12 @@
 import type { Stage } from "@/core/job/stages";
-import type { LiveGap } from "@/core/safety/live-work";
+import { dangersAgainst, type LiveGap } from "@/core/safety/live-work";
+import { dangerWords } from "@/words/dangers";
 import { LIVE_GAP_WORDS } from "@/words/gaps";
 import { GapLink } from "./GapLink";
 import type { JobScreen } from "./use-job-screen";
 
 /** Reasons that end live work whatever else is done: they stand on every screen of the job until they are answered. */
-const STOPS: readonly LiveGap[] = ["stop", "incident", "failing"];
+const STOPS: readonly LiveGap[] = ["stop", "danger"];
 
 interface StopProps {
   readonly screen: JobScreen;
@@ -17,6 +18,7 @@ export function StopBar({ screen, stage }: StopProps) {
   const stop = screen.liveGaps("guards-on").find((gap) => STOPS.includes(gap));
   if (stop === undefined || job.signedOff) return null;
   const { what, how, where } = LIVE_GAP_WORDS[stop];
+  const dangers = stop === "danger" ? dangersAgainst(job.live.dangers, "guards-on") : [];
   return (
     <div
       role="alert"
@@ -25,7 +27,12 @@ export function StopBar({ screen, stage }: StopProps) {
     >
       <p className="flex flex-wrap items-center gap-x-4 bg-paper px-4 py-2">
         <span>
-          <b className="text-lg">{what}</b> {how}
+          <b className="text-lg">{what}</b> {dangers.length === 0 ? how : null}
+          {dangers.map((danger) => (
+            <span key={`${danger.kind} ${danger.openedBy}`} className="block">
+              {dangerWords(danger)} <span className="text-soft">(line {danger.openedBy})</span>
+            </span>
+          ))}
         </span>
         {where === stage ? null : (
           <GapLink

@@ -1,5 +1,6 @@
 import { useStore } from "@nanostores/react";
 import { useEffect, useState } from "react";
+import { SLIP_MS } from "@/core/job/log/strike";
 import type { JobView } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
 import type { Shop } from "@/core/shop/shop";
@@ -8,8 +9,6 @@ import { WAKING } from "../state/awake";
 import { $lastKept } from "../state/tabs";
 import { undoLast } from "../state/undo";
 import { onKey } from "./keys";
-
-const STAYS_MS = 8000;
 
 interface UndoProps {
   readonly job: JobView;
@@ -27,7 +26,7 @@ export function Undo({ job, shop, stage }: UndoProps) {
     setProblem(undefined);
     setIsShown(kept !== null);
     if (!kept) return undefined;
-    const timer = setTimeout(() => setIsShown(false), STAYS_MS);
+    const timer = setTimeout(() => setIsShown(false), SLIP_MS);
     return () => clearTimeout(timer);
   }, [kept]);
   const line = job.ledger.find(({ seq, isStruck }) => seq === kept?.seq && !isStruck);

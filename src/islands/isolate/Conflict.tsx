@@ -41,7 +41,11 @@ export function Conflict({ conflict, job, knowledge, shop, onAsk }: ConflictProp
   const doubted = [...new Set(conflict.doubted)].map((seq) => lineOf(job, say, seq));
   const askAgain = async ({ seq, moveId }: Line): Promise<void> => {
     if (moveId === undefined) return;
-    const isStruck = await post({ kind: "struck", stage: "isolate", payload: { seq, why: "asked again" } });
+    const isStruck = await post({
+      kind: "struck",
+      stage: "isolate",
+      payload: { seq, why: "", reason: "asked-again" },
+    });
     if (isStruck) onAsk(moveId);
   };
   return (

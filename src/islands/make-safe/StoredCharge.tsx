@@ -37,7 +37,8 @@ function ChargeNow({ bench, id, now, shop }: ItemProps) {
     lapsed: `${read}; charge creeps back, so read it once more.`,
     once: `${read}. Once is not enough here: wait a minute and read it again, or leave the clip on.`,
     drained: `Drained: ${read}.`,
-    clip: "The clip is on it.",
+    clip: `The clip is on it, ${read}.`,
+    "clip-unread": "The clip is on it. It counts once the volts under it are read.",
     cannot: `Not read: ${item.cannot ?? ""}. Treat it as charged.`,
     none: item.none ? `Not in this machine: ${item.none}` : "",
   }[standing];
@@ -186,9 +187,10 @@ const READ_LABELS: ReadonlyMap<string, string> = new Map([
   ["bus", "Volts read across the board’s largest capacitor, direct"],
 ]);
 
+/** What was typed of its volts goes with a change of power: it would be read of another moment. */
 function Item(props: ItemProps) {
   const { job, id, shop } = props;
-  const [text, setText, clear] = useDraft(`volts:${job.jobId}:${id}`, "");
+  const [text, setText, clear] = useDraft(`volts:${job.jobId}:${id}:${job.plugFacts.plugSeq}`, "");
   const { ask } = usePost(job.jobId);
   const field = useReadingField({ quantity: "voltage", label: "Volts read", text, onText: setText });
   const keep = async (): Promise<void> => {
@@ -250,7 +252,11 @@ export function StoredCharge(props: StoredProps) {
         </span>
       </p>
     );
-  if (stores.length === 0)
+  // What was read charged or has a clip on stands here, whatever this kind of machine is said to have.
+  const ids = [
+    ...new Set([...stores, ...props.bench.stored.filter(({ none }) => !none).map(({ id }) => id)]),
+  ];
+  if (ids.length === 0)
     return (
       <p className="py-2">
         Nothing in this kind of machine stores charge. A board would: if it has one, say so in Isolate, under
@@ -259,7 +265,7 @@ export function StoredCharge(props: StoredProps) {
     );
   return (
     <ul>
-      {stores.map((id) => (
+      {ids.map((id) => (
         <Item key={id} {...props} id={id} />
       ))}
     </ul>

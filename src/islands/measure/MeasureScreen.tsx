@@ -35,7 +35,11 @@ function Kept({ job, last }: { readonly job: JobView; readonly last: JobView["re
           className="min-h-11 text-teal underline underline-offset-4"
           disabled={isBusy}
           onClick={() =>
-            post({ kind: "struck", stage: "measure", payload: { seq: last.seq, why: "taken back" } })
+            post({
+              kind: "struck",
+              stage: "measure",
+              payload: { seq: last.seq, why: "taken back", reason: "typed-wrongly" },
+            })
           }
         >
           take it back

@@ -52,7 +52,11 @@ export function MoveReading({ job, reading }: MoveReadingProps) {
     ]);
     if (wrong) return setTold(wrong);
     setTold(undefined);
-    await post({ kind: "struck", stage: "measure", payload: { seq, why: `belongs to job ${jobId}` } });
+    await post({
+      kind: "struck",
+      stage: "measure",
+      payload: { seq, why: `belongs to job ${jobId}`, reason: "other-machine" },
+    });
   };
   if (!isOpen)
     return (

@@ -1,5 +1,6 @@
 import type { JobView } from "@/core/job/log/view";
 import { stillOff } from "@/core/job/reassembly/put-back";
+import { openDangers } from "@/core/safety/dangers/danger";
 import { VerdictMark } from "../frame/VerdictMark";
 
 interface Whole {
@@ -12,7 +13,10 @@ function wholeOf(job: JobView): Whole {
   const left = stillOff(job).length + job.bench.opened.length;
   const title = "Covers on, nothing left over";
   if (left > 0) return { isWhole: false, what: title, how: `${left} not back` };
-  const bare = job.removed.filter(({ seq }) => job.protectionLeftOut.includes(seq));
+  const places = openDangers(job.live.dangers).flatMap(({ kind, place }) =>
+    kind === "left-out" ? [place] : [],
+  );
+  const bare = job.removed.filter(({ seq }) => places.includes(`line:${seq}`));
   if (bare.length > 0)
     return {
       isWhole: false,

@@ -1,5 +1,5 @@
 import type { SignedOff } from "@/core/job/log/entry";
-import { tellsOfFailure } from "@/core/job/log/failure";
+import { tellsOfFailure } from "@/core/job/log/strike";
 import type { JobView } from "@/core/job/log/view";
 import { beforeAfter } from "@/core/job/sign-off/before-after";
 import { signedBill } from "@/core/job/sign-off/bill";
@@ -11,6 +11,7 @@ import { useLineWords } from "@/islands/state/tool-words";
 import { billWords } from "@/words/bill";
 import { promiseWords } from "@/words/put-back";
 import { RUN_RESULT, RUN_WORDS, SIGN_OFF_WORDS, UNPROVEN_WORDS } from "@/words/runs";
+import { whyStruck } from "@/words/strikes";
 import { Figures } from "./Figures";
 
 export interface SheetProps {
@@ -124,7 +125,9 @@ function endWords({ followUps }: JobView): string {
 function StruckFailures({ job, shop }: Pick<SheetProps, "job" | "shop">) {
   const say = useLineWords(job, shop);
   const reasons = new Map(
-    job.ledger.flatMap((line) => (line.kind === "struck" ? [[line.payload.seq, line.payload.why]] : [])),
+    job.ledger.flatMap((line) =>
+      line.kind === "struck" ? [[line.payload.seq, whyStruck(line.payload)]] : [],
+    ),
   );
   const isAnswered = (line: JobView["ledger"][number]): boolean => {
     if (line.kind !== "reading" || line.payload.of !== "dead-check") return false;

@@ -6,7 +6,7 @@ import { $lastKept } from "./tabs";
 export async function undoLast(jobId: number, stage: Stage): Promise<string | undefined> {
   const kept = $lastKept.get();
   if (!kept || kept.jobId !== jobId) return undefined;
-  const payload = { seq: kept.seq, why: "undone" };
+  const payload = { seq: kept.seq, why: "", reason: "slip" };
   const answer = await postEntry(jobId, { kind: "struck", stage, payload });
   if (!answer.ok) return answer.issues.map(({ message }) => message).join(" ");
   $lastKept.set(null);

@@ -89,7 +89,7 @@ export const EMPTY_FORM: TakeInForm = {
 };
 
 export interface TakeInParts {
-  readonly takenIn: Omit<TakenIn, "ownerId">;
+  readonly takenIn: Omit<TakenIn, "ownerId" | "carried">;
   readonly owner: {
     readonly ownerId: number | null;
     readonly name: string;

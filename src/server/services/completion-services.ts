@@ -1,5 +1,6 @@
 import type { Services } from "@/log/completion";
 import type { Executor } from "@/server/db/executor";
+import { jobView } from "@/server/queries/jobs";
 import { fileByHash } from "@/server/repositories/files";
 import { jobExists } from "@/server/repositories/jobs";
 import { looseReading } from "@/server/repositories/loose-readings";
@@ -13,6 +14,10 @@ import type { ShopContext } from "./shop-context";
 export function servicesOn(on: Executor, shopContext: ShopContext): Services {
   return {
     jobExists: (jobId) => jobExists(on, jobId),
+    dangersOf: async (jobId) => {
+      const { knowledge, limits } = shopContext;
+      return (await jobView(on, jobId, { ...knowledge, limits }))?.view.live.dangers ?? [];
+    },
     ownerExists: async (ownerId) => (await ownerById(on, ownerId)) !== undefined,
     pictureSize: async (sha256) => {
       const file = await fileByHash(on, sha256);

@@ -7,8 +7,8 @@ import type { CaseFacts } from "../../decision/making";
 import { type KindOfMachine, repairsOn } from "../../knowledge/kind-costs";
 import type { Parameters } from "../../knowledge/parameters";
 import type { Knowledge } from "../../knowledge/types";
+import { withholding } from "../../safety/dangers/danger";
 import type { JobView } from "../log/view";
-import { hasFailedTest } from "../sign-off/sign-off";
 
 /** What the costs of a job need to know beside it. */
 export interface CostContext {
@@ -116,6 +116,6 @@ export function caseFacts(
     minuteMinor: rate === 0 ? 0 : costs.minuteMinor,
     donors: new Map(donors),
     // What failed a test, smoked, smelt, tingled or was wet is not given back to be watched, whatever it would save.
-    isUnsafe: hasFailedTest(view) || view.live.toldSeq > 0 || view.live.incidents.length > 0,
+    isUnsafe: view.live.toldSeq > 0 || withholding(view.live.dangers, "use").length > 0,
   };
 }

@@ -22,6 +22,9 @@ function storesOf({ family, stations, connection, stores, protectionClass }: Haz
   return { stores: [...stores, ...board, ...suppressor], excusable: [...board, ...suppressor] };
 }
 
+/** What runs on after the switch is off, and may have a brake. */
+const RUNS_ON: readonly string[] = ["coasting", "blades"];
+
 /** The machine as the energy in it sees it. */
 export function benchMachineOf(
   takenIn: TakenIn | null,
@@ -43,6 +46,7 @@ export function benchMachineOf(
     blocks: [...new Set(standing.flatMap(({ blocks }) => blocks ?? []))],
     hasSecondFeed: ids.has("second-feed"),
     isOutOfScope: family?.scope !== undefined,
+    runsOn: RUNS_ON.some((id) => ids.has(id)),
   };
 }
 

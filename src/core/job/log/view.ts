@@ -32,8 +32,6 @@ export interface JobView extends KindParts, Reassembly {
   readonly plugFacts: PlugFacts;
   /** What isolation works on: answers to moves and what readings told, each in its epoch. */
   readonly answers: readonly JobAnswer[];
-  /** Line of the last work that may have touched a brake of blades; 0 when there was none. */
-  readonly brakeSeq: number;
   /** Prices that hold for this job, minor units, by repair; `machine` is another machine. */
   readonly prices: Readonly<Record<string, number>>;
   /** The same with the ends within which they lie, where those were said. */

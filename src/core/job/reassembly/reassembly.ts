@@ -18,8 +18,6 @@ export interface Promised extends FollowUp, Placed {
 export interface Reassembly {
   /** What came off, in the order it came off, with how each went back. */
   readonly removed: readonly OffLine[];
-  /** Lines of guards, covers and other protection that were left out: such a machine is not used. */
-  readonly protectionLeftOut: readonly number[];
   /** Null while it is not signed off, or was opened again since. */
   readonly signedOff: (SignedOff & Placed) | null;
   readonly followUps: readonly Promised[];
@@ -65,15 +63,6 @@ export function isProtective({ sort, what }: Pick<Removed, "sort" | "what">): bo
   return sort === "cover" || (sort !== "fastener" && PROTECTIVE.test(what));
 }
 
-function leftOutLines(unstruck: readonly Entry[], removed: readonly OffLine[]): readonly number[] {
-  return removed
-    .filter(isProtective)
-    .filter(({ seq }) =>
-      ofKind(unstruck, "refitted").some(({ payload }) => payload.line === seq && payload.how === "left-out"),
-    )
-    .map(({ seq }) => seq);
-}
-
 function promised(unstruck: readonly Entry[]): readonly Promised[] {
   return ofKind(unstruck, "follow-up").map((entry) => {
     const done = ofKind(unstruck, "followed-up").findLast(({ payload }) => payload.line === entry.seq);
@@ -92,7 +81,6 @@ export function reassemblyOf(unstruck: readonly Entry[]): Reassembly {
   const removed = ofKind(unstruck, "removed").map((entry) => offLine(entry, unstruck));
   return {
     removed,
-    protectionLeftOut: leftOutLines(unstruck, removed),
     signedOff: signed && !isOpenAgain ? { ...signed.payload, ...placed(signed) } : null,
     followUps: promised(unstruck),
     lastChangeSeq: unstruck.filter(({ kind }) => CHANGES.has(kind)).at(-1)?.seq ?? 0,

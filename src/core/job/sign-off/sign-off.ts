@@ -1,5 +1,6 @@
 import { limitOf } from "../../knowledge/resolve-limits";
 import type { DeadCheck, Knowledge, Limits } from "../../knowledge/types";
+import { type DangerKind, openDangers, withholding } from "../../safety/dangers/danger";
 import { alternativeTo, checksFor } from "../../safety/dead-checks";
 import { spoiltAt } from "../../safety/live-work";
 import type { AcceptanceRun, Complaint, SignedOff } from "../log/entry";
@@ -140,6 +141,8 @@ function runGaps(view: Standing, { limits }: SignOffContext): string[] {
   const last = since.at(-1);
   if (!last) return ["no-run"];
   if (last.result !== "gone") return ["run-failed"];
+  // It stalled, tripped or smoked after it ran: whatever the run said is taken back.
+  if (view.live.stalledSeq > last.seq) return ["run-taken-back"];
   const runs = validRuns(view);
   if (runs.length === 0) return ["run-late"];
   const lack = conditionTried(
@@ -162,9 +165,11 @@ function testGaps(view: Standing, context: SignOffContext): string[] {
   return view.takenIn?.protectionClass === "not-known" ? ["class-not-known", ...blank] : blank;
 }
 
+const PROTECTIONS: ReadonlySet<string> = new Set(["earth", "insulation", "cord"]);
+
 /** Whether a finding that speaks of a protection stands failed, whoever made it: such a machine leaves with "do not use". */
-export function hasFailedTest(view: Pick<Standing, "live">): boolean {
-  return view.live.failing.length > 0;
+export function hasFailedTest({ live }: Pick<Standing, "live">): boolean {
+  return openDangers(live.dangers).some(({ kind }) => PROTECTIONS.has(kind));
 }
 
 function isTemporary(view: Standing): boolean {
@@ -178,25 +183,31 @@ function hasEndDate(view: Standing): boolean {
 
 /** It smoked, smelt, tingled or was wet, or did so here: untested, nobody may use it. */
 function isUnsafeUntested(view: Standing, blank: readonly string[]): boolean {
-  return blank.length > 0 && (view.live.toldSeq > 0 || view.live.incidents.length > 0);
+  return blank.length > 0 && view.live.toldSeq > 0;
 }
 
-/** Work on a brake asks for its own test: the stop timed in a run since. */
-function isBrakeUntimed({ brakeSeq, runs }: Standing): boolean {
-  if (brakeSeq === 0) return false;
-  return !runs.some(
-    ({ seq, figures }) =>
-      seq > brakeSeq && figures.some(({ quantity, after }) => quantity === "time" && after.trim() !== ""),
-  );
-}
+const DO_NOT_USE: readonly string[] = ["parts-off", "cover-open", "unsafe-untested"];
 
-const DO_NOT_USE: readonly string[] = [
-  "parts-off",
-  "cover-open",
-  "failed-check",
-  "protection-left-out",
-  "unsafe-untested",
-];
+/** What an open danger is as a reason against a better word. */
+const CODES: Readonly<Partial<Record<DangerKind, string>>> = {
+  earth: "failed-check",
+  insulation: "failed-check",
+  cord: "failed-check",
+  trip: "incident-not-explained",
+  "residual-trip": "incident-not-explained",
+  smoke: "incident-not-explained",
+  smell: "incident-not-explained",
+  tingle: "incident-not-explained",
+  "left-out": "protection-left-out",
+  root: "only-consequence",
+  brake: "brake-not-timed",
+};
+
+/** Codes of the open dangers that keep "repaired" back, each once. */
+function dangerCodes(view: Pick<Standing, "live">): string[] {
+  const kinds = withholding(view.live.dangers, "repaired").map(({ kind }) => CODES[kind] ?? kind);
+  return [...new Set(kinds)];
+}
 
 /**
  * The word that may be printed on the owner's sheet. "Repaired" needs every final test of the protection class after the
@@ -210,26 +221,20 @@ export function signOffWord(view: Standing, context: SignOffContext): SignOffWor
     ...when(view.unreadable.length > 0, "line-unreadable"),
     ...when(stillOff(view).length > 0, "parts-off"),
     ...when(view.bench.opened.length > 0, "cover-open"),
-    ...when(hasFailedTest(view), "failed-check"),
-    ...when(view.protectionLeftOut.length > 0, "protection-left-out"),
+    ...dangerCodes(view),
     ...when(isUnsafeUntested(view, blank), "unsafe-untested"),
-    ...when(view.live.incidents.length > 0, "incident-not-explained"),
     ...blank,
     ...when(view.interventions.length === 0, "nothing-done"),
-    ...when(
-      view.interventions.length > 0 && view.interventions.every(({ isConsequence }) => isConsequence),
-      "only-consequence",
-    ),
     ...when(
       view.interventions.some(({ part }) => part === "not-checked"),
       "part-not-checked",
     ),
     ...runGaps(view, context),
-    ...when(isBrakeUntimed(view), "brake-not-timed"),
-    ...when(isTemporary(view), "temporary"),
     ...when(isTemporary(view) && !hasEndDate(view), "temporary-no-end"),
   ];
-  if (unproven.some((code) => DO_NOT_USE.includes(code))) return { word: "do-not-use", unproven };
+  const isForbidden = withholding(view.live.dangers, "use").length > 0;
+  if (isForbidden || unproven.some((code) => DO_NOT_USE.includes(code)))
+    return { word: "do-not-use", unproven };
   if (view.interventions.length === 0 || unproven.includes("run-failed"))
     return { word: "not-repaired", unproven };
   return { word: unproven.length === 0 ? "repaired" : "not-yet-proven", unproven };

@@ -1,5 +1,6 @@
 import { fail, issue, ok } from "@/core/result";
 import type { Completion } from "../../completion";
+import { tellsDanger } from "../../tells-danger";
 
 const NO_ANSWER: readonly string[] = ["not-sure", "could-not"];
 /** Nothing was done: nothing had to be made safe for it. */
@@ -30,6 +31,6 @@ export const complete: Completion<"answer"> = (draft, { shop }) => {
         why,
       ),
     );
-  if (outcomeId === NOT_DONE) return ok({ payload });
+  if (outcomeId === NOT_DONE || tellsDanger(move, outcomeId)) return ok({ payload });
   return ok({ payload, need: move.needs, power: move.power });
 };

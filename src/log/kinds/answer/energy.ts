@@ -1,22 +1,29 @@
-import type { LineEvent } from "@/core/safety/energy-event";
+import { spokeOf } from "../../danger-events";
 import { answerKey, type EnergyOf } from "../../energy-of";
+import { explainedOf } from "../../explained-of";
+import { happened } from "../../happened";
 import { liveEvents } from "../../live-events";
 
+/** Answers to the switch that say it does not do what it should. */
+const STALLS: ReadonlySet<string> = new Set(
+  ["silent", "hums-still", "slow", "output-still"].map((outcome) => answerKey("switch-on", outcome)),
+);
+
 /** A live answer is itself a statement about power; what it showed may stop live work, or fail a protection. */
-export const energy: EnergyOf<"answer"> = ({ moveId, outcomeId, taken }, { moves, proofs }) => {
-  const move = moves.get(moveId);
+export const energy: EnergyOf<"answer"> = ({ moveId, outcomeId, taken }, context) => {
+  const move = context.moves.get(moveId);
   if (!move || outcomeId === "could-not") return [];
   const stop = Object.entries(move.stops).find(([outcome]) => outcome === outcomeId)?.[1];
-  const spoke = move.speaksOf.flatMap(({ of, failed, passed }): LineEvent[] => {
-    const verdict = failed.includes(outcomeId) ? "failed" : passed.includes(outcomeId) ? "passed" : undefined;
-    return verdict ? [{ event: "spoke", of, by: `move:${moveId}`, verdict }] : [];
-  });
   const isLookInside = move.kind === "look" && move.touches.includes("inside") && outcomeId !== "not-sure";
+  const spoke = spokeOf(move, outcomeId, context);
+  // A test under power without its grant closes nothing; what it found failed stands.
+  const isWorthless = move.power !== "off" && taken === "afterwards";
   return [
     ...(move.power === "off" ? [] : liveEvents(taken)),
-    ...(stop === undefined ? [] : [{ event: "incident", what: stop } as const]),
-    ...spoke,
+    ...(stop === undefined ? [] : happened(stop)),
+    ...(STALLS.has(answerKey(moveId, outcomeId)) ? [{ event: "stalled" } as const] : []),
+    ...spoke.filter(({ event }) => !(isWorthless && event === "tested")),
     ...(isLookInside ? [{ event: "looked-inside" } as const] : []),
-    ...(proofs.get(answerKey(moveId, outcomeId)) ?? []),
+    ...explainedOf(moveId, outcomeId, context),
   ];
 };

@@ -1,11 +1,90 @@
-import type { Proof } from "@/core/safety/energy-event";
-import type { EnergyOf } from "../../energy-of";
+import type { Entry } from "@/core/job/log/entry";
+import { ofKind } from "@/core/job/log/lines";
+import { RUN } from "@/core/safety/dangers/danger";
+import type { DangerEvent, Proof } from "@/core/safety/energy-event";
+import { testOf } from "../../danger-events";
+import type { EnergyContext, EnergyOf } from "../../energy-of";
 
 const ALL: readonly Proof[] = ["look", "earth", "insulation"];
+/** Stations of parts that keep people from harm and have a reading of their own. */
+const PROTECT: readonly string[] = ["protection", "thermal", "interlock"];
 
-/** Work owes only what it can spoil, by the stations it was done on; work that names no fault owes all. */
-export const energy: EnergyOf<"intervention"> = ({ faultIds }, { faults, stations }) => {
-  const spoils = faultIds.map((id) => stations.get(faults.get(id)?.station ?? "")?.spoils ?? ALL);
+const BRAKE: DangerEvent = {
+  event: "danger",
+  kind: "brake",
+  place: "brake",
+  remedies: [],
+  test: "stop-time",
+};
+
+/** Whatever may have led to one of these, over however many steps. */
+function rootsOf(consequences: readonly string[], faults: EnergyContext["faults"]): readonly string[] {
+  const roots = new Set<string>();
+  const open = [...consequences];
+  for (let id = open.pop(); id !== undefined; id = open.pop())
+    for (const fault of faults.values())
+      if (!roots.has(fault.id) && fault.leadsTo.some((edge) => edge.fault === id)) {
+        roots.add(fault.id);
+        open.push(fault.id);
+      }
+  return [...roots].filter((id) => faults.get(id)?.isConsequence !== true);
+}
+
+/** Mended faults of this visit. */
+function mendedOf(earlier: readonly Entry[]): ReadonlySet<string> {
+  const backSeq = ofKind(earlier, "reopened").at(-1)?.seq ?? 0;
+  return new Set(
+    ofKind(earlier, "intervention").flatMap(({ seq, payload }) => (seq > backSeq ? payload.faultIds : [])),
+  );
+}
+
+/** Only what blew was mended: what blew it is open, unless it was mended before. */
+function rootOpen(
+  faultIds: readonly string[],
+  faults: EnergyContext["faults"],
+  earlier: readonly Entry[],
+): DangerEvent[] {
+  const isConsequence = (id: string): boolean => faults.get(id)?.isConsequence === true;
+  if (faultIds.length === 0 || !faultIds.every(isConsequence)) return [];
+  const roots = rootsOf(faultIds, faults);
+  const mended = mendedOf(earlier);
+  if (roots.some((id) => mended.has(id))) return [];
+  return [
+    { event: "danger", kind: "root", place: faultIds.join(" "), remedies: [{ faults: roots }], test: RUN },
+  ];
+}
+
+/** A part that protects was worked on, and nothing else with it: its own reading is owed. */
+function renewed(faultIds: readonly string[], context: EnergyContext): DangerEvent[] {
+  const own = faultIds.flatMap((id) => context.faults.get(id) ?? []);
+  if (!own.every(({ station }) => PROTECT.includes(station))) return [];
+  const tests = own
+    .flatMap(({ provenBy }) => provenBy.map(({ moveId }) => moveId))
+    .filter((moveId) => context.moves.get(moveId)?.speaksOf.some(({ of }) => of === "own-test"))
+    .map((moveId) => testOf(moveId, context));
+  return [...new Set(tests)].map((test) => ({
+    event: "danger",
+    kind: "renewed",
+    place: test,
+    remedies: [],
+    test,
+  }));
+}
+
+/**
+ * Work owes only what it can spoil, by the stations it was done on; work that names no fault owes all. It mends its faults,
+ * and a consequence mends nothing but itself.
+ */
+export const energy: EnergyOf<"intervention"> = ({ faultIds }, context, earlier) => {
+  const { faults, stations } = context;
+  const own = faultIds.map((id) => faults.get(id)?.station ?? "");
+  const spoils = own.map((id) => stations.get(id)?.spoils ?? ALL);
   const owed = spoils.length === 0 ? ALL : ALL.filter((proof) => spoils.some((one) => one.includes(proof)));
-  return [{ event: "worked", spoils: owed, on: "repair", mends: faultIds }];
+  const mends = faultIds.filter((id) => faults.get(id)?.isConsequence !== true);
+  return [
+    { event: "worked", spoils: owed, on: "repair", mends, stations: [...new Set(own)] },
+    ...rootOpen(faultIds, faults, earlier),
+    ...renewed(faultIds, context),
+    ...(faultIds.some((id) => faults.get(id)?.isBrake === true) ? [BRAKE] : []),
+  ];
 };

@@ -6,6 +6,7 @@ import { at, fail, issue, ok, type Result } from "@/core/result";
 import { judgeDeadCheck } from "@/core/safety/dead-checks";
 import type { Completed, Completion, CompletionContext, ShopFacts } from "../../completion";
 import type { Drafts } from "../../schemas";
+import { tellsDanger } from "../../tells-danger";
 
 type Posted<O extends Drafts["reading"]["of"]> = Extract<Drafts["reading"], { of: O }>;
 
@@ -44,6 +45,9 @@ async function toolReading(
     taken,
     looseReadingId: null,
   } as const;
+  const own = move.value;
+  if (own && finding.value.evidence.some((one) => one.moveId === own.id && tellsDanger(own, one.outcomeId)))
+    return ok({ payload });
   return ok({
     payload,
     need: move.value?.needs ?? needOf(touches),
@@ -127,6 +131,7 @@ function deadCheck(
     limitId: judged.limitId ?? null,
     limitSource: judged.limitSource ?? null,
   };
+  if (payload.verdict === "failed") return ok({ payload });
   // A leakage clamp works on a running machine, guards on and hands off: power is earned for it, too.
   return ok(check.needs === "powered" ? { payload, power: "leakage" } : { payload, need: "plug-out" });
 }

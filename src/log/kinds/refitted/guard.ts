@@ -2,14 +2,15 @@ import pluralize from "pluralize";
 import { issue } from "@/core/result";
 import type { Guard } from "../../guard";
 
-/** Only what came off, and is not back yet, can be put back. */
-export const guard: Guard<"refitted"> = ({ line, count }, view) => {
+/** Only what came off, and is not back yet, can be put back; what was left out can be fitted after all. */
+export const guard: Guard<"refitted"> = ({ line, count, how }, view) => {
   const off = view.removed.find(({ seq }) => seq === line);
   if (!off)
     return [
       issue("payload.line", "guard/not-off", `Line ${line} took nothing off that could go back.`, line),
     ];
-  if (off.refit)
+  const isLeftOut = off.refit?.how === "left-out";
+  if (off.refit && (!isLeftOut || how === "left-out"))
     return [
       issue(
         "payload.line",
@@ -18,7 +19,7 @@ export const guard: Guard<"refitted"> = ({ line, count }, view) => {
         line,
       ),
     ];
-  if (count !== null && count > off.left)
+  if (count !== null && !isLeftOut && count > off.left)
     return [
       issue(
         "payload.count",

@@ -2,6 +2,6 @@ import type { EnergyOf } from "../../energy-of";
 
 /** It was away: nothing proved on the visit before counts on this one. */
 export const energy: EnergyOf<"reopened"> = () => [
-  { event: "worked", spoils: ["look", "earth", "insulation"], on: "reopened" },
+  { event: "worked", spoils: ["look", "earth", "insulation"], on: "reopened", mends: [], stations: [] },
   { event: "may-have-had-power" },
 ];

@@ -1,8 +1,10 @@
 import type { Entry } from "@/core/job/log/entry";
-import { tellsOfFailure } from "@/core/job/log/failure";
 import { struckSeqs } from "@/core/job/log/lines";
-import { issue } from "@/core/result";
-import type { Guard } from "../../guard";
+import { isNeverSlip, needsReason, SLIP_MS, STRIKE_REASONS } from "@/core/job/log/strike";
+import { type Issue, issue } from "@/core/result";
+import type { Danger } from "@/core/safety/dangers/danger";
+import type { Guard, GuardContext } from "../../guard";
+import type { Payloads } from "../../schemas";
 
 /** Whether a later line means nothing without this one. */
 function standsOn(entry: Entry, target: Entry): boolean {
@@ -34,10 +36,34 @@ function dependants(entries: readonly Entry[], target: Entry): number[] {
   return standing.filter((entry) => standsOn(entry, target)).map(({ seq }) => seq);
 }
 
-/** A reason that says something. */
-const LEAST_WORDS = 3;
+/** A slip is taken back at one tap for some seconds; a shock, smoke, water, a trip or volts never are. */
+function notASlip(target: Entry, now: string, dangers: readonly Danger[]): string | undefined {
+  if (isNeverSlip(target.seq, dangers))
+    return `A shock, smoke, water, a trip or volts stand in line ${target.seq}: one tap does not take that back. Strike it out in the list, with the reason; what it opened stays open.`;
+  if (Date.parse(now) - Date.parse(target.at) <= SLIP_MS) return undefined;
+  return `Line ${target.seq} has stood for more than ${SLIP_MS / 1000} s: strike it out in the list, with the reason.`;
+}
 
-export const guard: Guard<"struck"> = ({ seq, why }, view, entries) => {
+/** What is missing of the reason; nothing where it is said, or none is asked. */
+function reasonMissing(
+  target: Entry,
+  { reason }: Payloads["struck"],
+  { now }: GuardContext,
+  dangers: readonly Danger[],
+): Issue[] {
+  const message =
+    reason === "slip"
+      ? needsReason(target, dangers)
+        ? notASlip(target, now, dangers)
+        : undefined
+      : reason === "none" && needsReason(target, dangers)
+        ? `Something failed, can hurt or was done in line ${target.seq}: say why it is struck out, one of ${STRIKE_REASONS.join(", ")}.`
+        : undefined;
+  return message === undefined ? [] : [issue("payload.reason", "guard/why-struck", message, reason)];
+}
+
+export const guard: Guard<"struck"> = (payload, view, entries, context) => {
+  const { seq } = payload;
   const target = entries.find((entry) => entry.seq === seq);
   if (!target)
     return [
@@ -63,16 +89,8 @@ export const guard: Guard<"struck"> = ({ seq, why }, view, entries) => {
         seq,
       ),
     ];
-  const isFailure = tellsOfFailure(target) || view.live.failing.some((failed) => failed.seq === seq);
-  if (isFailure && why.trim().length < LEAST_WORDS)
-    return [
-      issue(
-        "payload.why",
-        "guard/why-struck",
-        `Line ${seq} tells of something that failed: say why it is struck out.`,
-        why,
-      ),
-    ];
+  const missing = reasonMissing(target, payload, context, view.live.dangers);
+  if (missing.length > 0) return missing;
   const later = dependants(entries, target);
   if (later.length > 0)
     return [

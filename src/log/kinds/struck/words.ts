@@ -1,3 +1,7 @@
+import { whyStruck } from "@/words/strikes";
 import type { KindWords } from "../../kind-words";
 
-export const words: KindWords<"struck"> = ({ seq, why }) => `Struck out line ${seq}${why ? `: ${why}` : ""}`;
+export const words: KindWords<"struck"> = (payload) => {
+  const why = whyStruck(payload);
+  return `Struck out line ${payload.seq}${why === "" ? "" : `: ${why}`}`;
+};

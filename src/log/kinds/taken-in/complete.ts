@@ -1,9 +1,10 @@
 import { fail, issue, ok } from "@/core/result";
+import { carriedOf } from "../../carried.input";
 import type { Completion } from "../../completion";
 
 /** The family, the hazards, the owner and the earlier job that a machine at the door names must exist. */
-export const complete: Completion<"taken-in"> = async (payload, { shop, services }) => {
-  const { family, hazards, from, ownerId } = payload;
+export const complete: Completion<"taken-in"> = async (draft, { view, shop, services }) => {
+  const { family, hazards, from, ownerId } = draft;
   const { families, hazards: known } = shop.knowledge;
   const hazard = hazards.find((one) => !known.some(({ id }) => id === one));
   if (hazard !== undefined)
@@ -16,5 +17,7 @@ export const complete: Completion<"taken-in"> = async (payload, { shop, services
     return fail(issue("payload.ownerId", "unknown/owner", `There is no owner ${ownerId}.`, ownerId));
   if (!families.some(({ id }) => id === family))
     return fail(issue("payload.family", "unknown/family", `There is no motor family "${family}".`, family));
-  return ok({ payload });
+  // Said again, it is the same visit: what came in with the machine stays.
+  const earlier = from?.as === "same" ? await services.dangersOf(from.jobId) : [];
+  return ok({ payload: { ...draft, carried: [...(view.takenIn?.carried ?? carriedOf(earlier))] } });
 };

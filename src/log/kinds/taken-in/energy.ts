@@ -1,7 +1,19 @@
-import { lastOf } from "@/core/job/log/lines";
+import type { Entry } from "@/core/job/log/entry";
+import { lastOf, ofKind } from "@/core/job/log/lines";
+import type { LineEvent } from "@/core/safety/energy-event";
+import { remediesOf } from "../../carried.input";
+import { contradiction } from "../../contradiction";
 import type { EnergyOf } from "../../energy-of";
 
-/** Class, connection or heater said anew asks the tests again: their limits were those of another machine. */
+function plateIn(earlier: readonly Entry[]) {
+  const plate = ofKind(earlier, "nameplate").findLast(({ payload }) => payload.plate === "motor")?.payload;
+  return plate?.plate === "motor" ? plate : undefined;
+}
+
+/**
+ * Class, connection or heater said anew asks the tests again: their limits were those of another machine. What stood open
+ * on an earlier visit of the same machine came in with it.
+ */
 export const energy: EnergyOf<"taken-in"> = (payload, _, earlier) => {
   const before = lastOf(earlier, "taken-in")?.payload;
   const isOther =
@@ -9,5 +21,26 @@ export const energy: EnergyOf<"taken-in"> = (payload, _, earlier) => {
     (before.protectionClass !== payload.protectionClass ||
       before.connection !== payload.connection ||
       before.heater !== payload.heater);
-  return isOther ? [{ event: "worked", spoils: ["look", "earth", "insulation"], on: "machine" }] : [];
+  const carried: readonly LineEvent[] =
+    before === undefined
+      ? payload.carried.map((one) => {
+          const { kind, place, test } = one;
+          return { event: "danger", kind, place, test, remedies: remediesOf(one) };
+        })
+      : [];
+  return [
+    ...(isOther
+      ? [
+          {
+            event: "worked",
+            spoils: ["look", "earth", "insulation"],
+            on: "machine",
+            mends: [],
+            stations: [],
+          } as const,
+        ]
+      : []),
+    ...carried,
+    contradiction(payload, plateIn(earlier)),
+  ];
 };

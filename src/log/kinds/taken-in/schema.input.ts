@@ -1,6 +1,7 @@
 import * as yup from "yup";
 import { idNumber, oneOf, text, wholeNumber } from "@/core/fields.input";
 import { strictObject } from "@/core/validate";
+import { carried } from "../../carried.input";
 import { type Upcaster, withFields } from "../../versions";
 
 const PROTECTION_CLASSES = ["class-1", "class-2", "class-3", "battery", "not-known"] as const;
@@ -33,7 +34,12 @@ export const schema = strictObject({
   })
     .nullable()
     .defined(),
+  /** What stood open on an earlier visit of the same machine. The server says it. */
+  carried: carried().label("Carried on"),
 });
+
+/** What a screen posts; the server says what came in with the machine. */
+export const draft = schema.omit(["carried"]).noUnknown();
 
 export const versions: readonly Upcaster[] = [
   withFields({
@@ -45,4 +51,5 @@ export const versions: readonly Upcaster[] = [
     recall: { looked: "not-looked", where: "" },
     from: null,
   }),
+  withFields({ carried: [] }),
 ];

@@ -1,0 +1,148 @@
+import { INCIDENTS, PROTECTIONS } from "../../knowledge/move-page.input";
+import { TOLD } from "../../knowledge/told";
+import type { Proof } from "../energy-event";
+
+/** What an open danger keeps back: hands inside, power, use by anybody, the word "repaired". */
+export type Withheld = "hands" | "power" | "use" | "repaired";
+
+export const DANGER_KINDS = [
+  ...PROTECTIONS,
+  ...INCIDENTS,
+  ...TOLD,
+  "left-out",
+  "renewed",
+  "brake",
+  "root",
+  "temporary",
+  "asked-anew",
+  "live",
+  "charged",
+  "clip-under-power",
+  "left-plugged-in",
+  "contradiction",
+] as const;
+export type DangerKind = (typeof DANGER_KINDS)[number];
+
+/** What was done to mend it: a repair of one of these faults, of anything at these stations, or of what can spoil this proof. */
+export type Remedy =
+  | { readonly faults: readonly string[] }
+  | { readonly stations: readonly string[] }
+  | { readonly spoils: Proof }
+  /** Any repair that mends more than a consequence. */
+  | "any-repair";
+
+/** The clean run that closes what power did. */
+export const RUN = "run";
+
+/** One danger of a machine, open or closed. */
+export interface Danger {
+  readonly kind: DangerKind;
+  /** Where in the machine: a test, a part, a line of what came off. */
+  readonly place: string;
+  /** Line that opened it. */
+  readonly openedBy: number;
+  /** What mends it. Empty for what power did while nothing was found that can do just that. */
+  readonly remedies: readonly Remedy[];
+  /** The test that closes it: an id of a dead check, a move or a line, or the run. */
+  readonly test: string;
+  /** Line of the remedy; 0 while it is not made. */
+  readonly remediedBy: number;
+  /** Passes of the test since it was opened, with nothing worked on between. */
+  readonly passes: number;
+  /** The line that opened it was struck out: not disproved by that. */
+  readonly isStruck: boolean;
+  /** Line that closed it; null while it is open. */
+  readonly closedBy: number | null;
+}
+
+const EVERYTHING: readonly Withheld[] = ["power", "use"];
+const WORD: readonly Withheld[] = ["repaired"];
+
+/** What each kind withholds while it is open (docs/methods/safety.md); a second trip withholds more. */
+export const WITHHOLDS: Readonly<Record<DangerKind, readonly Withheld[]>> = {
+  earth: EVERYTHING,
+  insulation: EVERYTHING,
+  cord: EVERYTHING,
+  damp: EVERYTHING,
+  burnt: EVERYTHING,
+  domed: EVERYTHING,
+  "runs-on": EVERYTHING,
+  trip: WORD,
+  "residual-trip": ["use"],
+  smoke: EVERYTHING,
+  smell: EVERYTHING,
+  tingle: EVERYTHING,
+  "told-trip": WORD,
+  "told-residual-trip": ["use"],
+  "told-smoke": EVERYTHING,
+  "told-tingle": EVERYTHING,
+  "told-water": EVERYTHING,
+  "told-runs-on": EVERYTHING,
+  "left-out": EVERYTHING,
+  renewed: WORD,
+  brake: WORD,
+  root: WORD,
+  temporary: WORD,
+  "asked-anew": WORD,
+  live: ["hands"],
+  charged: ["hands"],
+  "clip-under-power": ["power"],
+  "left-plugged-in": ["hands"],
+  contradiction: ["power"],
+};
+
+/** Work that is its own remedy: only its test is still owed. */
+const ITS_OWN_REMEDY: ReadonlySet<DangerKind> = new Set<DangerKind>([
+  "left-out",
+  "renewed",
+  "brake",
+  "temporary",
+  "asked-anew",
+  "live",
+  "charged",
+  "clip-under-power",
+  "left-plugged-in",
+  "contradiction",
+]);
+
+export function isItsOwnRemedy(kind: DangerKind): boolean {
+  return ITS_OWN_REMEDY.has(kind);
+}
+
+/** What was misread can be read again; these happened, or were told to have. */
+const NEVER_A_MISTAKE: ReadonlySet<DangerKind> = new Set<DangerKind>([
+  ...TOLD,
+  "trip",
+  "residual-trip",
+  "smoke",
+  "tingle",
+  "live",
+  "charged",
+]);
+
+/** Whether no strike and no second reading says that it never was. */
+export function isNeverMistaken(kind: DangerKind): boolean {
+  return NEVER_A_MISTAKE.has(kind);
+}
+
+const TRIPS: ReadonlySet<DangerKind> = new Set<DangerKind>(["trip", "residual-trip"]);
+/** A stalled start has two tries; the second trip is one too many. */
+const TRIPS_TOO_MANY = 2;
+
+/** Dangers that stand open, the last first opened last. */
+export function openDangers(dangers: readonly Danger[]): readonly Danger[] {
+  return dangers.filter(({ closedBy }) => closedBy === null);
+}
+
+/** Open dangers that withhold something now: by their kind, and trips as soon as there are two. */
+export function withholding(dangers: readonly Danger[], what: Withheld): readonly Danger[] {
+  const open = openDangers(dangers);
+  const isTwice = open.filter(({ kind }) => TRIPS.has(kind)).length >= TRIPS_TOO_MANY;
+  return open.filter(
+    ({ kind }) =>
+      WITHHOLDS[kind].includes(what) ||
+      (isTwice && TRIPS.has(kind) && (what === "power" || what === "use")) ||
+      // Who may not use it cannot be told that it is repaired.
+      (what === "repaired" && WITHHOLDS[kind].includes("use")),
+  );
+}

@@ -1,0 +1,122 @@
+import { TOLD, type Told } from "../../knowledge/told";
+import type { DangerEvent, Worked } from "../energy-event";
+import { type Danger, type DangerKind, isItsOwnRemedy, isNeverMistaken, type Remedy, RUN } from "./danger";
+
+/** Twice the same good reading, before a struck one is taken for a mistake. */
+const PASSES_OF_A_MISTAKE = 2;
+
+/** What each told danger is a case of, as a finding explains it. */
+const CASE_OF: Readonly<Record<Told, string>> = {
+  "told-trip": "trip",
+  "told-residual-trip": "residual-trip",
+  "told-smoke": "smoke",
+  "told-tingle": "tingle",
+  "told-water": "water",
+  "told-runs-on": "runs-on",
+};
+
+function isTold(kind: DangerKind): kind is Told {
+  return TOLD.some((one) => one === kind);
+}
+
+const HAPPENED: ReadonlySet<DangerKind> = new Set<DangerKind>([
+  "trip",
+  "residual-trip",
+  "smoke",
+  "smell",
+  "tingle",
+]);
+
+const isOpen = ({ closedBy }: Danger): boolean => closedBy === null;
+
+/** What happens twice is two; what is read or told again is the same danger, opened anew. */
+function opened(
+  dangers: readonly Danger[],
+  { kind, place, remedies, test }: Extract<DangerEvent, { event: "danger" }>,
+  seq: number,
+  isStruck: boolean,
+): readonly Danger[] {
+  const isSame = (one: Danger): boolean => isOpen(one) && one.kind === kind && one.place === place;
+  const same = HAPPENED.has(kind) ? undefined : dangers.find(isSame);
+  // A line that was struck out takes nothing from one that stands.
+  if (same && isStruck) return dangers;
+  const fresh: Danger = {
+    kind,
+    place,
+    openedBy: seq,
+    remedies,
+    test,
+    remediedBy: isItsOwnRemedy(kind) ? seq : 0,
+    passes: 0,
+    isStruck,
+    closedBy: null,
+  };
+  return [...dangers.filter((one) => one !== same), fresh];
+}
+
+function isMade(remedy: Remedy, { mends, stations, spoils }: Worked): boolean {
+  if (remedy === "any-repair") return mends.length > 0;
+  if ("faults" in remedy) return remedy.faults.some((id) => mends.includes(id));
+  if ("stations" in remedy) return remedy.stations.some((id) => stations.includes(id));
+  return spoils.includes(remedy.spoils);
+}
+
+function worked(danger: Danger, event: Worked, seq: number, isStruck: boolean): Danger {
+  if (!isOpen(danger)) return danger;
+  const isRemedy =
+    !isStruck && event.on === "repair" && danger.remedies.some((remedy) => isMade(remedy, event));
+  return { ...danger, passes: 0, remediedBy: isRemedy ? seq : danger.remediedBy };
+}
+
+/** The same test, passed: after the remedy it closes, and twice without one where the first was struck out as misread. */
+function tested(danger: Danger, tests: readonly string[], seq: number): Danger {
+  if (!isOpen(danger) || danger.test === RUN || !tests.includes(danger.test)) return danger;
+  const passes = danger.passes + 1;
+  const isMistake = danger.isStruck && !isNeverMistaken(danger.kind) && passes >= PASSES_OF_A_MISTAKE;
+  return { ...danger, passes, closedBy: danger.remediedBy > 0 || isMistake ? seq : null };
+}
+
+/** A clean run closes what was mended; anything but clean takes the remedy back. */
+function ran(danger: Danger, isClean: boolean, seq: number): Danger {
+  if (!isOpen(danger) || danger.test !== RUN || danger.remediedBy === 0) return danger;
+  return isClean ? { ...danger, closedBy: seq } : { ...danger, remediedBy: 0 };
+}
+
+/** What was found since is a reason for what it can do, and mending it the remedy; of a cause outside, that it was read. */
+function explained(
+  danger: Danger,
+  { can, remedy, isOutside }: Extract<DangerEvent, { event: "explained" }>,
+  seq: number,
+): Danger {
+  const { kind } = danger;
+  if (!isOpen(danger)) return danger;
+  const isReason = isTold(kind) ? can.some((one) => one === CASE_OF[kind]) : can.some((one) => one === kind);
+  if (!isReason) return danger;
+  if (isOutside) return { ...danger, remediedBy: seq };
+  const isKnown = danger.remedies.some((one) => JSON.stringify(one) === JSON.stringify(remedy));
+  return isKnown ? danger : { ...danger, remedies: [...danger.remedies, remedy] };
+}
+
+/**
+ * The list of dangers after one more event of the log. Pure.
+ * @param isStruck whether its line is struck out: then it only keeps what it took away
+ */
+export function applyDangerEvent(
+  dangers: readonly Danger[],
+  event: DangerEvent,
+  seq: number,
+  isStruck: boolean,
+): readonly Danger[] {
+  switch (event.event) {
+    case "danger":
+      return opened(dangers, event, seq, isStruck);
+    case "worked":
+      return dangers.map((one) => worked(one, event, seq, isStruck));
+    case "tested":
+      return dangers.map((one) => tested(one, event.tests, seq));
+    case "ran":
+      return dangers.map((one) => ran(one, event.isClean, seq));
+    case "explained":
+      return dangers.map((one) => explained(one, event, seq));
+  }
+}

@@ -1,0 +1,13 @@
+import type { Incident } from "@/core/knowledge/move-page.input";
+import { RUN } from "@/core/safety/dangers/danger";
+import type { LineEvent } from "@/core/safety/energy-event";
+
+/** What power did: a danger here, whatever was remedied before it, and nothing that ran before it counts. */
+export function happened(what: Incident): readonly LineEvent[] {
+  return [
+    { event: "incident", what },
+    { event: "stalled" },
+    { event: "ran", isClean: false },
+    { event: "danger", kind: what, place: "here", remedies: [], test: RUN },
+  ];
+}
