@@ -171,7 +171,10 @@ describe("a contradiction", () => {
     const { onAsk, bodies } = shown();
     fireEvent.click(screen.getByRole("button", { name: "ask again: ohms of each pair of motor leads" }));
     await vi.waitFor(() => expect(onAsk).toHaveBeenCalledWith("pair-ohms"));
-    expect(bodies[0]).toMatchObject({ kind: "struck", payload: { seq: 2, why: "asked again" } });
+    expect(bodies[0]).toMatchObject({
+      kind: "struck",
+      payload: { seq: 2, why: "", reason: "asked-again" },
+    });
   });
 
   it("is not there when the answers fit", () => {

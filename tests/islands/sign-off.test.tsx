@@ -218,7 +218,9 @@ describe("the sheet", () => {
     const good = [FITTED, ...TESTS, run({ circumstance: "cold" }), signed("repaired")];
     expect(sheet(...good).textContent).toContain("is repaired.");
     cleanup();
-    expect(sheet(...good, ["struck", { seq: 6, why: "" }]).textContent).not.toContain("is repaired.");
+    expect(sheet(...good, ["struck", { seq: 6, why: "", reason: "none" }]).textContent).not.toContain(
+      "is repaired.",
+    );
   });
 
   it("names leakage where it stood for insulation", () => {

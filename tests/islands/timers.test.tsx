@@ -66,7 +66,7 @@ describe("undo", () => {
     const bodies = posted(jobOf("universal", [["note", { text: "x" }]]));
     $lastKept.set({ jobId: 118, seq: 2 });
     expect(await undoLast(118, "measure")).toBeUndefined();
-    expect(payloads(bodies, "struck")).toEqual([{ seq: 2, why: "undone" }]);
+    expect(payloads(bodies, "struck")).toEqual([{ seq: 2, why: "", reason: "slip" }]);
     await undoLast(118, "measure");
     expect(bodies).toHaveLength(1);
   });

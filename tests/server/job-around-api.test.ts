@@ -76,7 +76,7 @@ describe("taking apart and putting back", () => {
     const id = await newJob();
     await post(id, draft(2, "removed", off({ count: 1 })));
     await post(id, draft(3, "refitted", back(3)));
-    const struck = await post(id, draft(4, "struck", { seq: 3, why: "" }));
+    const struck = await post(id, draft(4, "struck", { seq: 3, why: "", reason: "none" }));
     expect(struck.status).toBe(409);
     expect(struck.problem.issues[0]?.message).toBe("Line 3 cannot be struck out: lines 4 stand on it.");
   });
@@ -298,7 +298,7 @@ describe("every screen hears", () => {
     const [timer] = await running();
     expect(timer?.machine).toBe("Wool carder");
     expect(Date.parse(timer?.endsAt ?? "") - Date.now()).toBeGreaterThan(80_000);
-    await post(id, draft(3, "struck", { seq: 3, why: "" }));
+    await post(id, draft(3, "struck", { seq: 3, why: "", reason: "none" }));
     expect(await running()).toEqual([]);
   });
 

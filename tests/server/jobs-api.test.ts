@@ -173,13 +173,14 @@ describe("keeping an entry", () => {
     const touchedAt = new Date().toISOString();
     await post(id, draft(2, "bench-state", { event: "unplugged", evidence: "plug-in-sight" }));
     await post(id, draft(3, "bench-state", { event: "stored-clip", id: "start" }));
-    const safe = await post(
-      id,
-      draft(4, "reading", { ...READING, taken: "now" }, { watch: { settledSeq: 3, touchedAt } }),
-    );
+    const watch = { settledSeq: 3, touchedAt };
+    const unread = await post(id, draft(4, "reading", { ...READING, taken: "now" }, { watch }));
+    expect(unread.problem.issues[0]).toMatchObject({ given: ["charge"] });
+    await post(id, draft(4, "bench-state", { event: "stored-volts", id: "start", volts: "0.2" }));
+    const safe = await post(id, draft(5, "reading", { ...READING, taken: "now" }, { watch }));
     expect(safe.status).toBe(200);
     expect(safe.body.bench.stored).toEqual([expect.objectContaining({ id: "start", clip: true })]);
-    const reloaded = await post(id, draft(5, "reading", { ...READING, taken: "now" }));
+    const reloaded = await post(id, draft(6, "reading", { ...READING, taken: "now" }));
     expect(reloaded.status).toBe(409);
   });
 
@@ -192,7 +193,7 @@ describe("keeping an entry", () => {
   it("strikes out and restores", async () => {
     const id = await newJob();
     await post(id, draft(2, "reading", READING));
-    const struck = await post(id, draft(3, "struck", { seq: 3, why: "wrong lead" }));
+    const struck = await post(id, draft(3, "struck", { seq: 3, why: "wrong lead", reason: "typed-wrongly" }));
     expect(struck.body.readings).toEqual([]);
     expect(struck.body.ledger[2]).toMatchObject({ isStruck: true });
     const restored = await post(id, draft(4, "restored", { seq: 3 }));

@@ -81,7 +81,7 @@ async function offered(view: JobView): Promise<readonly Offered[]> {
         : { event: "unplugged", evidence: "plug-in-sight" },
       { event: "plugged-in", outlet: "not-said" },
     ].map((payload) => ({ kind: "bench-state", stage: "make-safe", payload })),
-    { kind: "struck", stage: "isolate", payload: { seq: view.seq, why: "" } },
+    { kind: "struck", stage: "isolate", payload: { seq: view.seq, why: "", reason: "none" } },
   ];
 }
 

@@ -90,9 +90,9 @@ describe("what lies on the shelf", () => {
     expect(await countOf(id)).toBe(1);
     expect((await choose(job, 3, `shelf:${id}`)).body.parts[0]).toMatchObject({ fromShelf: [{ id }] });
     expect(await countOf(id)).toBe(1);
-    await post(job, draft(4, "struck", { seq: 4, why: "back on the shelf" }));
+    await post(job, draft(4, "struck", { seq: 4, why: "back on the shelf", reason: "typed-wrongly" }));
     expect(await countOf(id)).toBe(1);
-    await post(job, draft(5, "struck", { seq: 3, why: "back on the shelf" }));
+    await post(job, draft(5, "struck", { seq: 3, why: "back on the shelf", reason: "typed-wrongly" }));
     expect(await countOf(id)).toBe(2);
     await post(job, draft(6, "restored", { seq: 3 }));
     expect(await countOf(id)).toBe(1);

@@ -1,4 +1,5 @@
 import type { Entry, Payloads, TakenIn } from "@/core/job/log/entry";
+import { keptBack } from "./bare-dangers";
 
 /**
  * SAFETY's words read a second time, from the bare log: nothing here is taken from the program, its knowledge or its
@@ -18,6 +19,7 @@ export const LIVE: ReadonlyMap<string, "guards-on" | "measured" | "licensed"> = 
   ["clamp-current", "guards-on"],
   ["volts-at-motor", "measured"],
   ["relay-volts", "licensed"],
+  ["other-circuit", "guards-on"],
 ]);
 /** Lines that stand, found here anew. */
 export function standing(entries: readonly Entry[]): Entry[] {
@@ -27,6 +29,47 @@ export function standing(entries: readonly Entry[]): Entry[] {
     if (entry.kind === "restored") gone.delete(entry.payload.seq);
   }
   return entries.filter(({ seq }) => !gone.has(seq));
+}
+
+const SLIP_MS = 8_000;
+/** What no tap takes back: shock, smoke, water, trips and volts. */
+const NEVER_SLIPS: readonly string[] = ["smoke", "tingle", "trip", "residual-trip"];
+const TOLD_NEVER: readonly string[] = [
+  "smoke",
+  "tingle",
+  "trips-residual",
+  "trips-breaker",
+  "leaks-oil-or-water",
+  "will-not-stop",
+];
+
+function isNeverSlip(entry: Entry): boolean {
+  switch (entry.kind) {
+    case "bench-state":
+      return entry.payload.event === "incident"
+        ? NEVER_SLIPS.includes(entry.payload.what)
+        : entry.payload.event === "stored-volts" || entry.payload.event === "isolated";
+    case "answer":
+      return entry.payload.outcomeId.startsWith("trips");
+    case "complaint":
+      return entry.payload.signs.some((sign) => TOLD_NEVER.includes(sign));
+    default:
+      return false;
+  }
+}
+
+/** Lines that stand, and struck ones that were no slip: those keep what they took away. */
+export function takingAway(entries: readonly Entry[]): Entry[] {
+  const struck = new Map<number, Entry>();
+  for (const entry of entries) {
+    if (entry.kind === "struck") struck.set(entry.payload.seq, entry);
+    if (entry.kind === "restored") struck.delete(entry.payload.seq);
+  }
+  return entries.filter((entry) => {
+    const strike = struck.get(entry.seq);
+    if (!strike) return true;
+    return isNeverSlip(entry) || Date.parse(strike.at) - Date.parse(entry.at) > SLIP_MS;
+  });
 }
 
 export function lastOf<K extends Kind>(lines: readonly Entry[], kind: K): Of<K> | undefined {
@@ -49,6 +92,8 @@ export function powerOf(entry: Entry): Power | undefined {
     case "bench-state":
       if (entry.payload.event === "plugged-in") return "line";
       if (entry.payload.event === "battery" && entry.payload.is === "in") return "battery";
+      // What was read live is on, whatever was believed of it.
+      if (entry.payload.event === "isolated" && Math.abs(entry.payload.volts) > SAFE_VOLTS) return "line";
       return ["not-known", "incident"].includes(entry.payload.event) ? "both" : undefined;
     case "answer":
       return LIVE.has(entry.payload.moveId) && entry.payload.outcomeId !== "could-not" ? "both" : undefined;
@@ -120,21 +165,65 @@ function chargeMissing(entries: readonly Entry[], id: string, now: number): stri
   );
   const isNone = everything.at(-1)?.payload.event === "stored-none";
   if (isNone || (last === undefined && saidNone(everything))) return [];
-  const nothing = allOf(lines, "bench-state").some(({ payload }) => payload.event === "nothing-stores");
-  if (nothing && id === "any") return [];
-  if (last?.payload.event === "stored-clip") return isClipOff(lines, last.seq) ? [`charge on ${id}`] : [];
-  if (last?.payload.event !== "stored-volts") return [`charge on ${id}`];
-  const { volts, dielectric } = last.payload;
+  // Volts come before claims: a charge that was read since says that something does store.
+  const nothing = allOf(lines, "bench-state").findLast(
+    ({ payload }) =>
+      payload.event === "nothing-stores" ||
+      (payload.event === "stored-volts" && Math.abs(payload.volts) > SAFE_VOLTS),
+  );
+  if (nothing?.payload.event === "nothing-stores" && id === "any") return [];
+  const reading = about.findLast(({ payload }) => payload.event !== "stored-clip");
+  if (reading?.payload.event !== "stored-volts") return [`charge on ${id}`];
+  const { volts, dielectric } = reading.payload;
   if (Math.abs(volts) > SAFE_VOLTS) return [`charge on ${id}`];
+  if (isReadWhileOn(entries, reading.seq)) return [`charge on ${id} read under power`];
+  const clip = everything.findLast(({ payload }) => payload.event === "stored-clip");
+  if (clip && !isClipOff(lines, clip.seq)) return [];
+  // Taken off, it may have been all that held the charge down.
+  if (clip && about.some(({ seq, payload }) => payload.event === "stored-volts" && seq > clip.seq)) {
+    const offSeq = allOf(lines, "bench-state").find(
+      (one) => one.payload.event === "clips-off" && one.seq > clip.seq,
+    )?.seq;
+    if (offSeq !== undefined && offSeq > reading.seq) return [`charge on ${id} once the clip is off`];
+  }
   const holds = dielectric === "electrolytic" ? ELECTROLYTIC_HOLDS_S : FILM_HOLDS_S;
-  if ((now - Date.parse(last.at)) / 1000 >= holds) return [`charge on ${id} read too long ago`];
+  if ((now - Date.parse(reading.at)) / 1000 >= holds) return [`charge on ${id} read too long ago`];
   if (dielectric === "film") return [];
   const charged = about.findLastIndex(
     ({ payload }) => payload.event !== "stored-volts" || Math.abs((payload as Stored).volts) > SAFE_VOLTS,
   );
   const first = about[charged + 1];
-  const apart = (Date.parse(last.at) - Date.parse(first?.at ?? last.at)) / 1000;
+  const apart = (Date.parse(reading.at) - Date.parse(first?.at ?? reading.at)) / 1000;
   return apart >= BETWEEN_READINGS_S ? [] : [`charge on ${id} read only once`];
+}
+
+/** Power was on as it was read: it says nothing of the time after. */
+function isReadWhileOn(entries: readonly Entry[], seq: number): boolean {
+  const stands = new Set(standing(entries).map((one) => one.seq));
+  const { connection } = machineOf(standing(entries));
+  let [plug, battery] = [false, false];
+  for (const entry of entries) {
+    if (entry.seq >= seq) break;
+    if (entry.kind === "struck" || entry.kind === "restored") {
+      const about = entry.payload.seq;
+      if (leavesDoubt(entries.find((one) => one.seq === about))) plug = false;
+      continue;
+    }
+    if (!stands.has(entry.seq)) continue;
+    const said = entry.kind === "bench-state" ? entry.payload : undefined;
+    const isLate = "taken" in entry.payload && entry.payload.taken === "afterwards";
+    if (said?.event === "battery") battery = said.is === "in";
+    else if (said?.event === "plugged-in") plug = true;
+    else if (said?.event === "isolated") plug = false;
+    else if (said?.event === "unplugged") plug &&= connection === "fixed";
+    else if (powerOf(entry) === "both") {
+      const isOn = !isLate && said === undefined && entry.kind !== "reopened";
+      if (!isOn) plug = false;
+      else if (connection === "battery") battery = true;
+      else plug = true;
+    }
+  }
+  return plug || battery;
 }
 
 /** The clip of a line was taken off again. */
@@ -149,7 +238,7 @@ function saidNone(about: readonly Of<"bench-state">[]): boolean {
 
 /** The evidence that SAFETY asks for before hands go in, looked for in the bare log. */
 export function handsMayGoIn(entries: readonly Entry[], now: number, isTurning: boolean): string[] {
-  const missing: string[] = [];
+  const missing: string[] = keptBack(entries, "hands");
   const lines = standing(entries);
   const takenIn = machineOf(lines);
   const isBattery = takenIn.connection === "battery";

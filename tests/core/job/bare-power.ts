@@ -1,25 +1,9 @@
 import type { Entry, Payloads, TakenIn } from "@/core/job/log/entry";
-import {
-  allOf,
-  benchSince,
-  isClipOff,
-  LIVE,
-  leavesDoubt,
-  machineOf,
-  type Of,
-  powerOf,
-  standing,
-} from "./bare-log";
+import { bareDangers } from "./bare-danger-reader";
+import { againstPower } from "./bare-dangers";
+import { allOf, isClipOff, leavesDoubt, machineOf, type Of, powerOf, standing, takingAway } from "./bare-log";
 
-const TRIPS: readonly string[] = ["trips-at-once", "trips-after", "trips-residual"];
-/** Answers that prove a leak to the frame, and the repair that mends it. */
-const LEAK_PROVED: ReadonlyMap<string, string> = new Map([
-  ["each-lead-insulation:winding-low", "earth-fault"],
-  ["each-lead-insulation:one-low", "lead-chafed"],
-]);
-/** What a leak to the frame can do under power, and so can insulation that failed. */
-const BY_A_LEAK: readonly string[] = ["trip", "residual-trip", "tingle"];
-const LOOKS_INSIDE: readonly string[] = ["look-terminals"];
+const LOOKS_INSIDE: readonly string[] = ["look-terminals", "look-damp", "look-capacitor"];
 
 export type Proof = "look" | "earth" | "insulation";
 const ALL: readonly Proof[] = ["look", "earth", "insulation"];
@@ -36,6 +20,7 @@ const ASKS: ReadonlyMap<string, readonly (Proof | "inside")[]> = new Map([
   ["tingle", ["earth", "insulation"]],
   ["trips-residual", ["insulation"]],
   ["leaks-oil-or-water", ["insulation"]],
+  ["will-not-stop", ["inside"]],
 ]);
 
 const WORK: ReadonlyMap<string, readonly Proof[]> = new Map([
@@ -43,6 +28,9 @@ const WORK: ReadonlyMap<string, readonly Proof[]> = new Map([
   ["belt-slips", ["look"]],
   ["fuse-open", ["look", "insulation"]],
   ["cord-broken", ALL],
+  ["damp", ALL],
+  ["contact-welded", ["look", "insulation"]],
+  ["brake-drags", ["look"]],
 ]);
 
 /** What a line took away of what was proved. */
@@ -106,24 +94,39 @@ export function owedOf({ protectionClass }: TakenIn): readonly Proof[] {
 
 /** Shock, water, smoke, a tripped residual-current device or a new visit: then only insulation itself will do. */
 function asksForInsulation(entries: readonly Entry[], spoilt: number): boolean {
-  const lines = standing(entries);
+  const lines = takingAway(entries);
   const isTold = lines.some(
     ({ kind, payload }) => kind === "complaint" && payload.signs.some((sign) => ASKS.has(sign)),
   );
   const why = lines.find(({ seq }) => seq === spoilt)?.kind;
-  return isTold || openTrips(lines) > 0 || why === "reopened" || why === "answer" || why === "bench-state";
+  return (
+    isTold ||
+    bareDangers(entries).some(({ open, place }) => open && place === "here") ||
+    why === "reopened" ||
+    why === "answer" ||
+    why === "bench-state"
+  );
+}
+
+/** The last word of a check: a pass that was struck out says nothing, a failure that was struck out still does. */
+export function lastCheck(entries: readonly Entry[], id: string) {
+  const stands = new Set(standing(entries).map(({ seq }) => seq));
+  return checksIn(takingAway(entries)).findLast(
+    ({ seq, payload }) => payload.checkId === id && (stands.has(seq) || payload.verdict !== "passed"),
+  );
 }
 
 /** Proofs of its class that the machine does not have as it stands. */
 function unproved(entries: readonly Entry[], isLeakage: boolean): Proof[] {
   const lines = standing(entries);
   return owedOf(machineOf(lines)).filter((proof) => {
-    const spoilt = lines.findLast((entry) => spoiltBy(entry, entries).includes(proof))?.seq ?? 0;
-    const last = checksIn(lines).findLast(({ payload }) => payload.checkId === CHECK_OF[proof]);
+    const spoilt =
+      takingAway(entries).findLast((entry) => spoiltBy(entry, entries).includes(proof))?.seq ?? 0;
+    const last = lastCheck(entries, CHECK_OF[proof]);
     if (last && last.payload.verdict === "passed" && last.seq > spoilt) return false;
     if (proof !== "insulation" || asksForInsulation(entries, spoilt)) return true;
     const passed = (id: string): boolean => {
-      const other = checksIn(lines).findLast(({ payload }) => payload.checkId === id);
+      const other = lastCheck(entries, id);
       const isLate = id === "leakage" && other?.payload.taken === "afterwards";
       return other !== undefined && !isLate && other.payload.verdict === "passed" && other.seq > spoilt;
     };
@@ -131,88 +134,9 @@ function unproved(entries: readonly Entry[], isLeakage: boolean): Proof[] {
   });
 }
 
-/** Whether insulation was read good again after something was done about it. */
-function isInsulatedSince(seq: number, lines: readonly Entry[], entries: readonly Entry[]): boolean {
-  return checksIn(lines).some(
-    (one) =>
-      one.payload.checkId === "insulation" &&
-      one.payload.verdict === "passed" &&
-      lines.some((work) => work.seq > seq && work.seq < one.seq && spoiltWork(work, entries)),
-  );
-}
-
-/** Findings of a failed protection that nothing has answered since: the same test good, or mended and insulation read good. */
-export function failing(entries: readonly Entry[]): string[] {
+function owesInside(entries: readonly Entry[]): boolean {
   const lines = standing(entries);
-  const found: string[] = [];
-  for (const id of [...Object.values(CHECK_OF), "leakage", "ohms-to-metal"]) {
-    const last = checksIn(lines).findLast(
-      ({ payload }) => payload.checkId === id && payload.verdict !== "undecided",
-    );
-    if (last?.payload.verdict !== "failed") continue;
-    if ((id !== "leakage" && id !== "ohms-to-metal") || !isInsulatedSince(last.seq, lines, entries))
-      found.push(id);
-  }
-  const leads = allOf(lines, "answer").filter(({ payload }) => payload.moveId === "each-lead-insulation");
-  const last = leads.findLast(({ payload }) =>
-    ["good", "one-low", "winding-low"].includes(payload.outcomeId),
-  );
-  const isBad = last !== undefined && last.payload.outcomeId !== "good";
-  if (isBad && !isInsulatedSince(last.seq, lines, entries)) found.push("each-lead-insulation");
-  return found;
-}
-
-/** Something done to the machine, as against something told of it. */
-function spoiltWork(entry: Entry, entries: readonly Entry[]): boolean {
-  if (entry.kind === "complaint" || entry.kind === "answer" || entry.kind === "bench-state") return false;
-  return entry.kind === "intervention" || spoiltBy(entry, entries).length > 0;
-}
-
-interface Happened {
-  readonly what: string;
-  /** What was found since that can do just that, and is not mended. */
-  readonly found: string[];
-}
-
-/** What power did and nobody has found and mended since; what was found before it happened is no reason for it. */
-function happened(lines: readonly Entry[]): readonly Happened[] {
-  let open: Happened[] = [];
-  const find = (reason: string, does: (what: string) => boolean): void => {
-    for (const { what, found } of open) if (does(what)) found.push(reason);
-  };
-  for (const entry of lines) {
-    const { kind, payload } = entry;
-    if (kind === "answer" && LIVE.has(payload.moveId) && TRIPS.includes(payload.outcomeId))
-      open.push({ what: payload.outcomeId === "trips-residual" ? "residual-trip" : "trip", found: [] });
-    if (kind === "bench-state" && payload.event === "incident") open.push({ what: payload.what, found: [] });
-    if (kind === "answer") {
-      const leak = LEAK_PROVED.get(`${payload.moveId}:${payload.outcomeId}`);
-      if (leak) find(leak, (what) => BY_A_LEAK.includes(what));
-    }
-    if (kind === "reading" && payload.of === "dead-check" && payload.verdict === "failed") {
-      const proof = ALL.find((one) => CHECK_OF[one] === payload.checkId) ?? "insulation";
-      if (proof === "look") find(proof, () => true);
-      if (proof === "earth") find(proof, (what) => what === "tingle");
-      if (proof === "insulation") find(proof, (what) => BY_A_LEAK.includes(what));
-    }
-    if (kind === "intervention") {
-      const mended: readonly string[] = [...payload.faultIds, ...spoiltBy(entry, lines)];
-      open = open.filter(({ found }) => !found.some((one) => mended.includes(one)));
-    }
-  }
-  return open;
-}
-
-/** Trips whose reason nobody found and mended; smoke, a smell or a tingle counts as two: there is no second try. */
-export function openTrips(lines: readonly Entry[]): number {
-  return happened(lines).reduce(
-    (count, { what }) => count + (what === "trip" || what === "residual-trip" ? 1 : 2),
-    0,
-  );
-}
-
-function owesInside(lines: readonly Entry[]): boolean {
-  const told = lines.findLast(
+  const told = takingAway(entries).findLast(
     ({ kind, payload }) =>
       kind === "complaint" && payload.signs.some((sign) => ASKS.get(sign)?.includes("inside") === true),
   );
@@ -226,11 +150,12 @@ function owesInside(lines: readonly Entry[]): boolean {
   );
 }
 
-export function coversOpen(lines: readonly Entry[]): string[] {
+export function coversOpen(entries: readonly Entry[]): string[] {
   const open = new Set<string>();
-  for (const { kind, payload } of lines) {
+  const stands = new Set(standing(entries).map(({ seq }) => seq));
+  for (const { seq, kind, payload } of takingAway(entries)) {
     if (kind === "opened") open.add(payload.access);
-    if (kind === "closed") open.delete(payload.access);
+    if (kind === "closed" && stands.has(seq)) open.delete(payload.access);
   }
   return [...open];
 }
@@ -238,8 +163,7 @@ export function coversOpen(lines: readonly Entry[]): string[] {
 export function isOff(off: Of<"removed">, lines: readonly Entry[]): boolean {
   const refits = allOf(lines, "refitted").filter(({ payload }) => payload.line === off.seq);
   const back = refits.reduce((sum, { payload }) => sum + (payload.count ?? off.payload.count), 0);
-  const isLeftOut = refits.some(({ payload }) => payload.how === "left-out");
-  return back < off.payload.count || (isLeftOut && /guard|cover/.test(off.payload.what));
+  return back < off.payload.count;
 }
 
 /** Why SAFETY would not let power come on now, used so; looked for in the bare log. */
@@ -254,20 +178,16 @@ export function powerMayComeOn(
   if (takenIn.hazards.includes("high-voltage")) against.push("high voltage");
   if (["three-phase", "vibrator", "sealed-compressor"].includes(takenIn.family)) against.push("out of scope");
   if (use === "licensed") against.push("a cover off with power on");
-  if (openTrips(lines) > 1) against.push("a second trip");
-  if (failing(entries).length > 0) against.push("a failed protection");
-  if (owesInside(lines)) against.push("a look inside");
+  against.push(...againstPower(entries, use));
+  if (owesInside(entries)) against.push("a look inside");
   if (unproved(entries, use === "leakage").length > 0) against.push("dead checks");
   if (use === "measured" && takenIn.family === "not-known") against.push("family");
-  if (coversOpen(lines).length > 0) against.push("cover");
+  if (coversOpen(entries).length > 0) against.push("cover");
   if (allOf(lines, "removed").some((off) => isOff(off, lines))) against.push("something off");
-  const stored = benchSince(entries, "any").filter(({ payload }) => payload.event.startsWith("stored"));
-  const clips = stored.filter(({ payload }) => payload.event === "stored-clip");
-  const isOn = clips.some(({ seq, payload }) => {
-    const id = "id" in payload ? payload.id : "";
-    const isReplaced = stored.some((one) => one.seq > seq && "id" in one.payload && one.payload.id === id);
-    return !isReplaced && !isClipOff(lines, seq);
-  });
+  // A clip is on from its line until all are off; no statement about the plug forgets it.
+  const isOn = allOf(lines, "bench-state").some(
+    ({ seq, payload }) => payload.event === "stored-clip" && !isClipOff(lines, seq),
+  );
   if (isOn) against.push("clip");
   if (takenIn.connection !== "battery" && !isBehindResidual(entries)) against.push("outlet");
   const isOnCord = takenIn.connection !== "battery" && takenIn.connection !== "fixed";

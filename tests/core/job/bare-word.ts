@@ -1,20 +1,25 @@
 import type { Entry, Payloads } from "@/core/job/log/entry";
-import { allOf, type Kind, machineOf, standing } from "./bare-log";
-import {
-  CHECK_OF,
-  checksIn,
-  coversOpen,
-  failing,
-  isOff,
-  openTrips,
-  owedOf,
-  type Proof,
-  spoiltBy,
-} from "./bare-power";
-
-const CONSEQUENCES: readonly string[] = ["fuse-open"];
+import { keptBack } from "./bare-dangers";
+import { allOf, type Kind, machineOf, standing, takingAway } from "./bare-log";
+import { CHECK_OF, coversOpen, isOff, lastCheck, owedOf, type Proof, spoiltBy } from "./bare-power";
 
 const CHANGES: readonly Kind[] = ["intervention", "opened", "closed", "removed", "refitted", "reopened"];
+
+const STALLS: readonly string[] = [
+  "silent",
+  "hums-still",
+  "slow",
+  "output-still",
+  "trips-at-once",
+  "trips-after",
+  "trips-residual",
+];
+
+/** It did not run as it should, or did something that hurts. */
+function isStall({ kind, payload }: Entry): boolean {
+  if (kind === "bench-state") return payload.event === "incident";
+  return kind === "answer" && payload.moveId === "switch-on" && STALLS.includes(payload.outcomeId);
+}
 
 /** Whether runs satisfy one condition of the complaint, with its minutes. */
 function isTried(
@@ -45,8 +50,9 @@ export function againstRepaired(entries: readonly Entry[]): string[] {
   const takenIn = machineOf(lines);
   const since = lines.findLast(({ kind }) => CHANGES.includes(kind))?.seq ?? 0;
   const isFine = (proof: Proof, id: string): boolean => {
-    const spoilt = lines.findLast((entry) => spoiltBy(entry, entries).includes(proof))?.seq ?? 0;
-    const last = checksIn(lines).findLast(({ payload }) => payload.checkId === id);
+    const spoilt =
+      takingAway(entries).findLast((entry) => spoiltBy(entry, entries).includes(proof))?.seq ?? 0;
+    const last = lastCheck(entries, id);
     const isLate = id === "leakage" && last?.payload.taken === "afterwards";
     return (
       last !== undefined && !isLate && last.seq > Math.max(since, spoilt) && last.payload.verdict === "passed"
@@ -57,21 +63,19 @@ export function againstRepaired(entries: readonly Entry[]): string[] {
     if (!isFine(proof, CHECK_OF[proof]) && !(proof === "insulation" && isFine(proof, "leakage")))
       against.push(proof);
   if (takenIn.protectionClass === "not-known") against.push("class");
-  if (failing(entries).length > 0) against.push("a failed protection");
-  if (coversOpen(lines).length > 0) against.push("cover");
+  against.push(...keptBack(entries, "repaired"));
+  if (coversOpen(entries).length > 0) against.push("cover");
   if (allOf(lines, "removed").some((off) => isOff(off, lines))) against.push("something off");
-  if (openTrips(lines) > 0) against.push("not explained");
   const told = allOf(lines, "complaint").map(({ payload }) => payload);
   const minutes = Math.max(0, ...told.map(({ afterMinutes }) => afterMinutes ?? 0));
   const runs = allOf(lines, "acceptance-run").filter(({ seq }) => seq > since);
   if (runs.length === 0 || runs.some(({ payload }) => payload.result !== "gone"))
     against.push("a failed run");
+  const stalled = takingAway(entries).findLast(isStall)?.seq ?? 0;
+  if (stalled > (runs.at(-1)?.seq ?? 0)) against.push("taken back");
   const granted = runs.map(({ payload }) => payload).filter(({ taken }) => taken === "now");
   if (told.length === 0 || !told.every((one) => isTried(one, granted, minutes))) against.push("condition");
   const done = allOf(lines, "intervention");
-  const isConsequence = done.every(
-    ({ payload: { faultIds } }) => faultIds.length > 0 && faultIds.every((id) => CONSEQUENCES.includes(id)),
-  );
-  if (done.length === 0 || isConsequence) against.push("nothing done");
+  if (done.length === 0) against.push("nothing done");
   return against;
 }

@@ -18,7 +18,7 @@ const MACHINE = { family: "capacitor-start" } as const;
 const SETTINGS = { partsMarkupPercent: 20, kit: [] as string[] };
 
 /** A machine as it was answered about, with what was typed, decided about as the shop does. */
-const SAFE = { failing: [], toldSeq: 0, incidents: [] };
+const SAFE = { dangers: [], toldSeq: 0 };
 
 function decided(
   said: readonly Said[],
@@ -248,9 +248,9 @@ describe("what may not be decided", () => {
       return decide(options).routes.some(({ id }) => id === "retest");
     };
     expect(hasRetest(SAFE)).toBe(true);
-    expect(hasRetest({ ...SAFE, failing: ["earth-continuity"] })).toBe(false);
+    expect(hasRetest({ ...SAFE, dangers: [{ kind: "earth", closedBy: null }] })).toBe(false);
     expect(hasRetest({ ...SAFE, toldSeq: 3 })).toBe(false);
-    expect(hasRetest({ ...SAFE, incidents: [{ seq: 4 }] })).toBe(false);
+    expect(hasRetest({ ...SAFE, dangers: [{ kind: "smoke", closedBy: null }] })).toBe(false);
   });
 
   it("fuse open with a locked shaft: the fuse is refused as a route, since it only changes the consequence", () => {

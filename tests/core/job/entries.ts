@@ -45,6 +45,7 @@ export const CARDER: Payloads["taken-in"] = {
   ownerId: null,
   ceilingMinor: 8000,
   history: "",
+  carried: [],
   ...EMPTY_DOOR_FACTS,
 };
 export const OUT: Payloads["bench-state"] = { event: "unplugged", evidence: "plug-in-sight" };

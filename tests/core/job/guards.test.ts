@@ -62,17 +62,25 @@ describe("striking out and restoring", () => {
   const log = logOf(
     ["taken-in", CARDER],
     ["note", { text: "x" }],
-    ["struck", { seq: 2, why: "" }],
+    ["struck", { seq: 2, why: "", reason: "none" }],
     ["note", { text: "y" }],
   );
   it.each<[string, NewEntry, string[]]>([
-    ["a standing note", { kind: "struck", payload: { seq: 4, why: "" } }, []],
-    ["a line struck already", { kind: "struck", payload: { seq: 2, why: "" } }, ["guard/already-struck"]],
-    ["a strike", { kind: "struck", payload: { seq: 3, why: "" } }, ["guard/not-strikable"]],
-    ["no line at all", { kind: "struck", payload: { seq: 9, why: "" } }, ["guard/no-such-line"]],
+    ["a standing note", { kind: "struck", payload: { seq: 4, why: "", reason: "none" } }, []],
+    [
+      "a line struck already",
+      { kind: "struck", payload: { seq: 2, why: "", reason: "none" } },
+      ["guard/already-struck"],
+    ],
+    ["a strike", { kind: "struck", payload: { seq: 3, why: "", reason: "none" } }, ["guard/not-strikable"]],
+    [
+      "no line at all",
+      { kind: "struck", payload: { seq: 9, why: "", reason: "none" } },
+      ["guard/no-such-line"],
+    ],
     [
       "what the whole job stands on",
-      { kind: "struck", payload: { seq: 1, why: "" } },
+      { kind: "struck", payload: { seq: 1, why: "", reason: "none" } },
       ["guard/stands-under"],
     ],
     ["restoring a struck line", { kind: "restored", payload: { seq: 2 } }, []],
@@ -83,7 +91,7 @@ describe("striking out and restoring", () => {
 
   it("a corrected take-in may go: another one stands", () => {
     const corrected = logOf(["taken-in", CARDER], ["taken-in", { ...CARDER, place: "shelf 1" }]);
-    expect(codes(corrected, { kind: "struck", payload: { seq: 1, why: "" } })).toEqual([]);
+    expect(codes(corrected, { kind: "struck", payload: { seq: 1, why: "", reason: "none" } })).toEqual([]);
   });
 });
 

@@ -45,7 +45,12 @@ describe("the order of putting back", () => {
 
   it("is no order at all once it is struck out", () => {
     expect(
-      order(off("screw"), off("fan"), ["reordered", { lines: [2, 3] }], ["struck", { seq: 4, why: "" }]),
+      order(
+        off("screw"),
+        off("fan"),
+        ["reordered", { lines: [2, 3] }],
+        ["struck", { seq: 4, why: "", reason: "none" }],
+      ),
     ).toEqual([3, 2]);
   });
 });
@@ -57,7 +62,9 @@ describe("what is still off", () => {
     expect(stillOff(view(screws, back(2, 3)))).toEqual([2]);
     expect(view(screws, back(2, 3)).removed[0]?.left).toBe(1);
     expect(stillOff(view(screws, back(2, 3), back(2)))).toEqual([]);
-    expect(stillOff(view(screws, back(2, 3), back(2), ["struck", { seq: 4, why: "" }]))).toEqual([2]);
+    expect(
+      stillOff(view(screws, back(2, 3), back(2), ["struck", { seq: 4, why: "", reason: "none" }])),
+    ).toEqual([2]);
   });
 
   it("bars the Sign off collar, and a job opened again is to be signed off again", () => {

@@ -3,9 +3,10 @@ import { describe, expect, it } from "vitest";
 import { EMPTY_FOLLOW_UP_FACTS, EMPTY_OWNER_FACTS } from "@/core/job/log/empty-facts";
 import type { Entry, EntryKind, Payloads } from "@/core/job/log/entry";
 import type { JobView } from "@/core/job/log/view";
+import { openDangers } from "@/core/safety/dangers/danger";
 import { tool } from "@/tools/capacitor/capacitor-against-mark/tool";
 import { RUNS, TOOL_CONTEXT } from "../shop-context";
-import { CARDER, DRAINED, logOf, OUT, viewOf } from "./entries";
+import { CARDER, check, DRAINED, logOf, OUT, viewOf } from "./entries";
 
 const finding = tool.run(tool.example, TOOL_CONTEXT);
 if (!finding.ok) throw new Error("the example does not run");
@@ -47,7 +48,7 @@ function renumbered(entries: readonly Entry[]): Entry[] {
 const placeless = (value: unknown): unknown =>
   JSON.parse(
     JSON.stringify(value, (key, inner) =>
-      ["seq", "at", "lastChangeSeq", "openedSeq", "toldSeq", "workedSeq"].includes(key) ? undefined : inner,
+      ["seq", "at", "lastChangeSeq", "openedSeq", "toldSeq"].includes(key) ? undefined : inner,
     ),
   );
 
@@ -59,7 +60,7 @@ describe("laws of the log", () => {
         fc.pre(target !== undefined);
         const longer = logOf(
           ...entries.map(({ kind, payload }) => [kind, payload] as never),
-          ["struck", { seq: target.seq, why: "" }],
+          ["struck", { seq: target.seq, why: "", reason: "none" }],
           ["restored", { seq: target.seq }],
         );
         expect(said(viewOf(longer))).toEqual(said(viewOf(entries)));
@@ -68,17 +69,48 @@ describe("laws of the log", () => {
     );
   });
 
-  it("a struck line says as little as one that was never written", () => {
+  it("a struck line that took nothing away says as little as one that was never written", () => {
     fc.assert(
       fc.property(anyLog, fc.nat(), (entries, pick) => {
         const target = entries[1 + (pick % (entries.length - 1))];
-        fc.pre(target !== undefined);
+        fc.pre(target !== undefined && !["complaint", "opened"].includes(target.kind));
         const struck = logOf(...entries.map(({ kind, payload }) => [kind, payload] as never), [
           "struck",
-          { seq: target.seq, why: "" },
+          { seq: target.seq, why: "", reason: "none" },
         ]);
         const never = renumbered(entries.filter(({ seq }) => seq !== target.seq));
         expect(placeless(said(viewOf(struck)))).toEqual(placeless(said(viewOf(never))));
+      }),
+      RUNS,
+    );
+  });
+
+  it("a struck line closes no danger and no cover that stood open", () => {
+    const hurts: readonly Line[] = [
+      ...LINES,
+      ["complaint", { signs: ["tingle"], circumstance: "cold", afterMinutes: null, words: "" }],
+      ["reading", check("insulation", "failed")],
+      ["reading", check("insulation")],
+      ["bench-state", { event: "incident", what: "smoke" }],
+      ["bench-state", { ...DRAINED, volts: 90 } as Payloads["bench-state"]],
+      ["intervention", { label: "", faultIds: ["damp"], success: 1, seen: null, part: "none" }],
+      ["closed", { access: "hump" }],
+    ];
+    const logs = fc
+      .array(fc.constantFrom(...hurts), { minLength: 1, maxLength: 12 })
+      .map((lines) => logOf(["taken-in", CARDER], ...lines));
+    const open = (view: JobView): string[] => [
+      ...openDangers(view.live.dangers).map(({ kind, place }) => `${kind} ${place}`),
+      ...view.bench.opened,
+    ];
+    fc.assert(
+      fc.property(logs, fc.nat(), (entries, pick) => {
+        const seq = 2 + (pick % (entries.length - 1));
+        const struck = logOf(...entries.map(({ kind, payload }) => [kind, payload] as never), [
+          "struck",
+          { seq, why: "", reason: "typed-wrongly" },
+        ]);
+        expect(open(viewOf(struck))).toEqual(expect.arrayContaining(open(viewOf(entries))));
       }),
       RUNS,
     );
@@ -108,7 +140,7 @@ describe("laws of the log", () => {
     );
     const struck = logOf(...entries.map(({ kind, payload }) => [kind, payload] as never), [
       "struck",
-      { seq, why: "" },
+      { seq, why: "", reason: "none" },
     ]);
     expect(viewOf(struck).bench).toMatchObject({ plug: "not-known", stored: [] });
     const restored = logOf(...struck.map(({ kind, payload }) => [kind, payload] as never), [

@@ -242,10 +242,16 @@ describe("putting back", () => {
     expect(guard([...START, SCREWS], back(4))).toEqual([]);
     expect(guard([...START, SCREWS], back(3))).toEqual(["guard/not-off"]);
     expect(guard([...START, SCREWS, back(4)], back(4))).toEqual(["guard/back-already"]);
-    expect(guard([...START, SCREWS, back(4)], ["struck", { seq: 4, why: "" }])).toEqual([
+    expect(guard([...START, SCREWS, back(4)], ["struck", { seq: 4, why: "", reason: "none" }])).toEqual([
       "guard/stands-under",
     ]);
-    const twice: Line[] = [...START, SCREWS, back(4), ["struck", { seq: 5, why: "" }], back(4)];
+    const twice: Line[] = [
+      ...START,
+      SCREWS,
+      back(4),
+      ["struck", { seq: 5, why: "", reason: "none" }],
+      back(4),
+    ];
     expect(guard(twice, ["restored", { seq: 5 }])).toEqual(["guard/back-already"]);
   });
 

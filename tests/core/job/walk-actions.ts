@@ -4,178 +4,32 @@ import {
   EMPTY_REFITTED_FACTS,
   EMPTY_REMOVED_FACTS,
 } from "@/core/job/log/empty-facts";
-import type { Complaint, Entry, EntryKind, NewEntry, Payloads, TakenIn } from "@/core/job/log/entry";
+import { STRIKE_REASONS } from "@/core/job/log/strike";
 import type { JobView } from "@/core/job/log/view";
-import { resolveLimits } from "@/core/knowledge/resolve-limits";
-import type { BenchNeed, PowerUse } from "@/core/knowledge/touches";
-import type { Limits } from "@/core/knowledge/types";
 import type { BenchEvent } from "@/core/safety/bench-event.input";
-import type { Watch } from "@/core/safety/bench-state";
-import { seededRandom } from "@/core/seeded-random";
-import { KNOWLEDGE, LIMITS } from "../shop-context";
-import { CARDER, check, viewOf } from "./entries";
-
-export const SEED = 20_261_126;
-export const { next } = seededRandom(SEED);
-const pick = <T>(from: readonly T[]): T => from[Math.floor(next() * from.length)] as T;
-export const chance = (share: number): boolean => next() < share;
-
-export const PEOPLE = ["left bench", "right bench"] as const;
-const CHECKS = ["look-and-cord", "earth-continuity", "insulation", "leakage", "ohms-to-metal"] as const;
-
-const FAMILIES = KNOWLEDGE.families.map(({ id }) => id);
-/** Signs after which power waits for more than the class asks. */
-const SIGNS = ["smoke", "burnt-varnish", "tingle", "trips-residual", "leaks-oil-or-water"];
-const WORKS: readonly string[][] = [
-  [],
-  ["start-capacitor-low"],
-  ["belt-slips"],
-  ["fuse-open"],
-  ["earth-fault"],
-  ["lead-chafed"],
-  ["cord-broken"],
-];
-
-export function machine(): TakenIn {
-  return {
-    ...CARDER,
-    machine: "Apple press",
-    family: chance(0.7) ? pick(["capacitor-start", "universal", "split-phase"]) : pick(FAMILIES),
-    protectionClass: pick(["class-1", "class-1", "class-2", "class-3", "battery", "not-known"]),
-    connection: pick(["plug", "plug", "detachable-cord", "fixed", "battery", "not-known"]),
-    heater: pick(["yes", "no"]),
-    hazards: chance(0.3)
-      ? [pick(["springs", "belt", "blades", "battery", "second-feed", "high-voltage"])]
-      : [],
-  };
-}
-
-export function complaint(): Complaint {
-  const circumstance = pick([
-    "always",
-    "cold",
-    "hot",
-    "loaded",
-    "after-minutes",
-    "sometimes",
-    "not-known",
-  ] as const);
-  const afterMinutes = circumstance === "after-minutes" ? pick([10, 30]) : null;
-  return { signs: chance(0.2) ? ["hum", pick(SIGNS)] : ["hum"], circumstance, afterMinutes, words: "" };
-}
-
-const STORES = ["start", "run", "bus", "suppressor", "any"] as const;
-
-function benchEvent(): BenchEvent {
-  return pick<() => BenchEvent>([
-    () => ({
-      event: "plugged-in",
-      outlet: pick(["residual-current", "residual-current", "other", "not-said"]),
-    }),
-    () => ({ event: "not-known" }),
-    () => ({ event: "unplugged", evidence: "plug-in-sight" }),
-    () => ({ event: "unplugged", evidence: "plug-in-pocket" }),
-    () => ({ event: "isolated", volts: pick([0, 3, 90]), means: "two-pole tester" }),
-    () => ({ event: "battery", is: pick(["in", "out"]) }),
-    () => ({
-      event: "stored-volts",
-      id: pick(STORES),
-      volts: pick([0.2, 4, 90, -200]),
-      dielectric: pick(["film", "electrolytic", "not-known"]),
-    }),
-    () => ({ event: "incident", what: pick(["trip", "residual-trip", "smoke", "smell", "tingle"]) }),
-    () => ({ event: "stored-clip", id: pick(STORES) }),
-    () => ({ event: "stored-none", id: pick(STORES), why: "looked, there is none" }),
-    () => ({ event: "clips-off" }),
-    () => ({ event: "stored-cannot", id: "start", why: "not reached" }),
-    () => ({ event: "nothing-stores", why: pick(["", "a coil"]) }),
-    () => ({ event: "held", id: pick(["springs", "belt", "blades"]), is: pick(["held", "free", "none"]) }),
-  ])();
-}
-
-interface Action {
-  readonly entry: NewEntry;
-  readonly need: BenchNeed;
-  readonly power: PowerUse;
-}
-
-export interface Walk {
-  entries: Entry[];
-  /** What a sensible repairer does next, before the walk goes astray again. */
-  queue: Action[];
-  clock: number;
-  watches: Partial<Record<string, Watch>>;
-  shop: Shop;
-}
-
-/** What the shop has set, as far as safety reads it. */
-export interface Shop {
-  readonly isOutletNamed: boolean;
-  readonly limits: Limits;
-}
-
-/**
- * Set-up is saved in the middle of a job: the outlet is named or not, one limit is the shop's own. What SAFETY asks
- * for stays the least: what would loosen it is refused, and then the shop is as it was.
- */
-export function setUp(old: Shop): Shop {
-  const row = pick(KNOWLEDGE.limits.filter(({ safety }) => safety));
-  const limits = resolveLimits(KNOWLEDGE, { [row.id]: row.value * pick([-1, 0, 0.5, 0.9, 1.1, 2, 1e9]) });
-  return { isOutletNamed: chance(0.9), limits: limits.ok ? limits.value : old.limits };
-}
-
-export const NEW_SHOP: Shop = { isOutletNamed: true, limits: LIMITS };
-
-export const iso = (clock: number): string => new Date(clock).toISOString();
-
-const act = <K extends EntryKind>(
-  kind: K,
-  payload: Payloads[K],
-  need: BenchNeed = "none",
-  power: PowerUse = "off",
-): Action => ({ entry: { kind, payload } as NewEntry, need, power });
-
-type Taken = "now" | "afterwards";
-
-/** An answer to a move, with what the knowledge says that the move needs, as the server would post it. */
-function answered(moveId: string, outcomeId: string, taken: Taken): Action {
-  const move = KNOWLEDGE.moves.find(({ id }) => id === moveId);
-  if (!move) throw new Error(`there is no move ${moveId}`);
-  const isDone = outcomeId !== "could-not";
-  return act(
-    "answer",
-    { moveId, outcomeId, circumstance: "cold", taken, why: "" },
-    isDone ? move.needs : "none",
-    isDone ? move.power : "off",
-  );
-}
-
-const LIVE_ANSWERS: readonly (readonly [string, readonly string[]])[] = [
-  ["switch-on", ["runs", "runs", "silent", "trips-at-once", "trips-residual", "not-sure", "could-not"]],
-  ["clamp-current", ["normal", "high"]],
-  ["volts-at-motor", ["full", "low"]],
-  ["relay-volts", ["through"]],
-];
-const DEAD_ANSWERS: readonly (readonly [string, readonly string[]])[] = [
-  ["turn-shaft", ["free", "locked"]],
-  ["turn-gears", ["free"]],
-  ["look-terminals", ["sound", "loose", "not-sure"]],
-  ["each-lead-insulation", ["good", "one-low", "winding-low"]],
-];
-
-function anyAnswer(from: typeof LIVE_ANSWERS, taken: Taken): Action {
-  const [moveId, outcomes] = pick(from);
-  return answered(moveId, pick(outcomes), taken);
-}
-
-function checked(
-  id: (typeof CHECKS)[number],
-  verdict: "passed" | "failed" | "undecided",
-  taken: Taken,
-): Action {
-  const payload = { ...check(id, verdict), taken } as Payloads["reading"];
-  return id === "leakage" ? act("reading", payload, "none", "leakage") : act("reading", payload, "plug-out");
-}
+import { openDangers } from "@/core/safety/dangers/danger";
+import { viewOf } from "./entries";
+import {
+  type Action,
+  act,
+  answered,
+  anyAnswer,
+  benchEvent,
+  CAPACITOR_PLATE,
+  CHECKS,
+  CHOSEN,
+  chance,
+  checked,
+  complaint,
+  DEAD_ANSWERS,
+  LIVE_ANSWERS,
+  machine,
+  next,
+  pick,
+  plateOf,
+  type Walk,
+  WORKS,
+} from "./walk-parts";
 
 const INSIDE = answered("turn-gears", "free", "now");
 
@@ -208,11 +62,78 @@ function makeSafe({ entries }: Walk): Action[] {
   return [...events.filter(() => chance(0.93)).map((event) => act("bench-state", event)), INSIDE, INSIDE];
 }
 
+/** Answers and checks of this walk that pass a test, by the test's name in the program. */
+const PASSES: ReadonlyMap<string, () => Action> = new Map([
+  ...CHECKS.map((id) => [`check:${id}`, () => checked(id, "passed", "now")] as const),
+  ...(
+    [
+      ["each-lead-insulation", "good"],
+      ["look-terminals", "bright"],
+      ["look-damp", "dry"],
+      ["look-capacitor", "flat"],
+      ["switch-ohms", "closed"],
+      ["fuse-ohms", "whole"],
+    ] as const
+  ).map(([moveId, outcome]) => [`move:${moveId}`, () => answered(moveId, outcome, "afterwards")] as const),
+]);
+
+/** A finding that is a reason for what happened, with the repair that mends it. */
+const LOCKED = ["turn-shaft-load-off", "locked", "bearing-seized"] as const;
+const LEAKS = ["each-lead-insulation", "winding-low", "earth-fault"] as const;
+const REASON_FOR: ReadonlyMap<string, readonly [moveId: string, outcome: string, fault: string]> = new Map<
+  string,
+  readonly [string, string, string]
+>([
+  ["trip", LOCKED],
+  ["smoke", LOCKED],
+  ["smell", LOCKED],
+  ["told-smoke", LOCKED],
+  ["residual-trip", LEAKS],
+  ["tingle", LEAKS],
+  ["told-residual-trip", LEAKS],
+  ["told-tingle", LEAKS],
+  ["told-water", ["look-damp", "damp", "damp"]],
+  ["told-runs-on", ["switch-ohms", "always-closed", "contact-welded"]],
+]);
+
+function mend(faultIds: readonly string[]): Action {
+  return act("intervention", { label: "", faultIds: [...faultIds], success: 0.97, seen: null, part: "none" });
+}
+
+const mendable = new Set(WORKS.flat());
+
+/** What mends an open danger and passes its test, as far as it can be done with power off. */
+function settle({ entries }: Walk): Action[] {
+  const { live } = viewOf(entries);
+  return openDangers(live.dangers).flatMap(({ kind, test, remedies, remediedBy }): Action[] => {
+    const reason = REASON_FOR.get(kind);
+    const faults = remedies.flatMap((one) => (typeof one === "object" && "faults" in one ? one.faults : []));
+    const known = faults.filter((id) => mendable.has(id)).slice(0, 1);
+    const mends =
+      remediedBy > 0
+        ? []
+        : known.length > 0
+          ? [mend(known)]
+          : reason
+            ? [answered(reason[0], reason[1], "afterwards"), mend([reason[2]])]
+            : [mend([pick(["start-capacitor-low", "contact-welded", "damp", "cord-broken"])])];
+    const pass = PASSES.get(reason ? `move:${reason[0]}` : test)?.();
+    if (kind === "temporary" || kind === "asked-anew")
+      return [act("part-chosen", { ...CHOSEN, forPart: test.split(":")[1] ?? "" })];
+    if (kind === "clip-under-power") return [act("bench-state", { event: "clips-off" })];
+    if (kind === "left-out")
+      return [act("refitted", { ...EMPTY_REFITTED_FACTS, line: Number(test.split(":")[1]), how: "back" })];
+    if (kind === "contradiction") return [act("nameplate", plateOf("24"))];
+    return [...mends, ...(pass ? [pass] : [])];
+  });
+}
+
 /** All that lets a machine leave as repaired, with one step left out now and then. */
-function finish({ entries }: Walk): Action[] {
-  const view = viewOf(entries);
+function finish(walk: Walk): Action[] {
+  const view = viewOf(walk.entries);
   const when = view.complaint?.circumstance;
   const steps = [
+    ...settle(walk),
     act("intervention", { label: "Fitted", faultIds: pick(WORKS), success: 0.97, seen: null, part: "none" }),
     ...view.removed
       .filter(({ refit }) => refit === null)
@@ -245,14 +166,15 @@ function earned(view: JobView): Action[] {
 }
 
 /** All that live work asks for, with one step left out now and then, and then the machine is switched on. */
-function makeLive({ entries }: Walk): Action[] {
-  const view = viewOf(entries);
+function makeLive(walk: Walk): Action[] {
+  const view = viewOf(walk.entries);
   const steps = [
+    ...settle(walk),
     ...view.removed
       .filter(({ refit }) => refit === null)
       .map(({ seq }) => act("refitted", { ...EMPTY_REFITTED_FACTS, line: seq, how: "back" })),
     ...view.bench.opened.map((access) => act("closed", { access })),
-    ...(view.live.owesLookInside ? [answered("look-terminals", "sound", "afterwards")] : []),
+    ...(view.live.owesLookInside ? [answered("look-terminals", "bright", "afterwards")] : []),
     ...(chance(0.7)
       ? CHECKS.slice(0, 3)
       : (["look-and-cord", "earth-continuity", "ohms-to-metal"] as const)
@@ -264,7 +186,8 @@ function makeLive({ entries }: Walk): Action[] {
 }
 
 export function anyEntry(walk: Walk): Action {
-  if (walk.queue.length === 0 && chance(0.1)) walk.queue = pick([makeSafe, makeSafe, finish, makeLive])(walk);
+  if (walk.queue.length === 0 && chance(0.15))
+    walk.queue = pick([makeSafe, makeSafe, finish, makeLive])(walk);
   return walk.queue.shift() ?? astray(walk);
 }
 
@@ -310,23 +233,29 @@ function astray({ entries }: Walk): Action {
         seen: null,
         part: "none",
       }),
-    () =>
-      act(
+    () => {
+      const result = pick(["gone", "gone", "still-there"] as const);
+      return act(
         "acceptance-run",
         {
           circumstance: pick(["cold", "hot", "loaded", "idle"]),
           minutes: pick([0.001, 5, 30]),
-          result: pick(["gone", "gone", "still-there"]),
+          result,
           words: "",
-          figures: [],
+          figures: chance(0.3) ? [{ quantity: "time", before: "", after: "2 s" }] : [],
           outlet: "residual-current",
           taken,
         },
         "none",
-        "guards-on",
-      ),
+        result === "gone" ? "guards-on" : "off",
+      );
+    },
     () => act("complaint", complaint()),
-    () => act("struck", { seq: line, why: "" }),
+    () => act("struck", { seq: line, why: "", reason: pick(["none", "slip", ...STRIKE_REASONS]) }),
+    () => act("struck", { seq: entries.length, why: "", reason: pick(["none", "slip", ...STRIKE_REASONS]) }),
+    () =>
+      act("part-chosen", { ...CHOSEN, forPart: pick(["start", "fuse"]), fit: pick(["fit", "temporary"]) }),
+    () => act("nameplate", chance(0.5) ? plateOf(pick(["", "230", "24"])) : CAPACITOR_PLATE),
     () => act("restored", { seq: line }),
     () =>
       act("follow-up", {

@@ -4,16 +4,20 @@ import type { JobView } from "@/core/job/log/view";
 import { collars, nextStep } from "@/core/job/next-step";
 import { signOffWord } from "@/core/job/sign-off/sign-off";
 import { isHere, type Standing, standingOf } from "@/core/job/standing";
+import { limitOf } from "@/core/knowledge/resolve-limits";
 import { partsOf } from "@/core/knowledge/touches";
 import { applyBenchEvent } from "@/core/safety/bench-state";
+import { openDangers } from "@/core/safety/dangers/danger";
 import { guardEntry } from "@/log/guards";
 import { KNOWLEDGE, TOOL_CARDS } from "../shop-context";
+import { bareDangers } from "./bare-danger-reader";
+import { keptBack } from "./bare-dangers";
 import { handsMayGoIn } from "./bare-log";
 import { powerMayComeOn } from "./bare-power";
 import { againstRepaired } from "./bare-word";
 import { logOf, viewOf } from "./entries";
+import { anyEntry } from "./walk-actions";
 import {
-  anyEntry,
   chance,
   complaint,
   iso,
@@ -24,11 +28,12 @@ import {
   SEED,
   setUp,
   type Walk,
-} from "./walk-actions";
+} from "./walk-parts";
 
 const STEPS = Number(process.env["WALK_STEPS"] ?? 10_000);
 /** A job is left and another one taken in after so many lines. */
 const LINES_A_JOB = 60;
+const SAFE_VOLTS = 5;
 
 function append(walk: Walk, entry: NewEntry, by: string): void {
   const [made] = logOf(["note", { text: "x" }]);
@@ -79,6 +84,8 @@ function bandsOf(view: Standing, { clock, shop: { limits } }: Walk) {
 
 describe(`a walk of ${STEPS} actions over the bench state and the guards`, () => {
   const counts = { hands: 0, live: 0, refused: 0, late: 0, repaired: 0 };
+  const told = new Map<string, number>();
+  const count = (what: string): void => void told.set(what, (told.get(what) ?? 0) + 1);
   it(
     "never lets hands in or power on without evidence, never says repaired against SAFETY, never refuses what was taken already",
     () => {
@@ -143,7 +150,26 @@ describe(`a walk of ${STEPS} actions over the bench state and the guards`, () =>
           expect(bands).toEqual(bandsOf(after, walk));
           expect(bands.isHereOrGone, `step ${step}`).toBe(true);
         }
+        // A shop may have set a lower limit for volts than SAFETY: then it finds more live than that.
+        const isOwnLimit = limitOf(limits, "safe-to-work-volts").value !== SAFE_VOLTS;
+        const asSafety = (open: readonly (readonly [kind: string, isMended: boolean])[]): readonly string[] =>
+          open
+            .filter(([kind]) => !isOwnLimit || (kind !== "live" && kind !== "charged"))
+            .map(([kind, isMended]) => `${kind}${isMended ? ", mended" : ""}`)
+            .sort();
+        expect(
+          asSafety(openDangers(after.live.dangers).map(({ kind, remediedBy }) => [kind, remediedBy > 0])),
+          place,
+        ).toEqual(
+          asSafety(bareDangers(walk.entries).flatMap((one) => (one.open ? [[one.kind, one.mended]] : []))),
+        );
+        for (const { kind, closedBy, openedBy } of after.live.dangers) {
+          if (openedBy === after.seq) count(`${kind} opened`);
+          if (closedBy === after.seq) count(`${kind} closed`);
+        }
         const { word } = signOffWord(after, { deadChecks: KNOWLEDGE.deadChecks, limits });
+        count(word);
+        expect(word === "do-not-use" || keptBack(walk.entries, "use").length === 0, place).toBe(true);
         if (word !== "repaired") continue;
         counts.repaired += 1;
         expect(againstRepaired(walk.entries), `step ${step}, seed ${SEED}`).toEqual([]);
@@ -153,7 +179,7 @@ describe(`a walk of ${STEPS} actions over the bench state and the guards`, () =>
   );
 
   it("came past each of the things that it watches", () => {
-    console.log(`walk of ${STEPS}: ${JSON.stringify(counts)}`);
+    console.log(`walk of ${STEPS}: ${JSON.stringify({ ...counts, ...Object.fromEntries(told) })}`);
     expect(counts.live).toBeGreaterThan(50);
     expect(counts.hands).toBeGreaterThan(50);
     expect(counts.refused).toBeGreaterThan(200);

@@ -13,6 +13,7 @@ export function benchMachine(but: Partial<BenchMachine> = {}): BenchMachine {
     blocks: [],
     hasSecondFeed: false,
     isOutOfScope: false,
+    runsOn: false,
     ...but,
   };
 }

@@ -64,7 +64,27 @@ describe("every transition of the bench state", () => {
     ["still charged", CARDER, [OUT, volts(205)], "unplugged", ["charge"]],
     ["charged the other way round", CARDER, [OUT, volts(-205)], "unplugged", ["charge"]],
     ["exactly at the safe voltage", CARDER, [OUT, volts(5)], "unplugged", []],
-    ["the clip stays on", CARDER, [OUT, { event: "stored-clip", id: "start" }], "unplugged", []],
+    [
+      "a clip, and no volts read",
+      CARDER,
+      [OUT, { event: "stored-clip", id: "start" }],
+      "unplugged",
+      ["charge"],
+    ],
+    [
+      "read dead, and the clip stays on",
+      CARDER,
+      [OUT, DRAINED, { event: "stored-clip", id: "start" }],
+      "unplugged",
+      [],
+    ],
+    [
+      "volts read while it was plugged in",
+      CARDER,
+      [{ event: "plugged-in", outlet: "other" }, DRAINED, OUT],
+      "unplugged",
+      ["charge"],
+    ],
     [
       "cannot be read",
       CARDER,
@@ -181,12 +201,6 @@ describe("every transition of the bench state", () => {
   });
 
   it.each<[string, BenchMachine, BenchEvent, string]>([
-    [
-      "isolated with volts still there",
-      FIXED,
-      { event: "isolated", volts: 118, means: "tester" },
-      "bench/not-dead",
-    ],
     ["a wired-in machine has no plug", FIXED, OUT, "bench/fixed-wiring"],
     ["a capacitor motor has a capacitor", CARDER, { event: "nothing-stores", why: "" }, "bench/it-stores"],
   ])("refuses: %s", (_, machine, event, code) => {
@@ -258,13 +272,18 @@ describe("what lapses", () => {
       stateAfter(CARDER, OUT, ...events).stored.find(({ id }) => id === "start");
     expect(item(clip, read)).toMatchObject({ clip: true, volts: 0.3 });
     expect(item(read, clip)).toMatchObject({ clip: true });
-    expect(item(read, clip)?.volts).toBeUndefined();
-    expect(chargeState(stateAfter(CARDER, OUT, clip, read), "start", T0, LIMITS)).toBe("once");
+    expect(chargeState(stateAfter(CARDER, OUT, clip), "start", T0, LIMITS)).toBe("clip-unread");
+    expect(chargeState(stateAfter(CARDER, OUT, clip, read), "start", T0, LIMITS)).toBe("clip");
+    expect(chargeState(stateAfter(CARDER, OUT, read, clip), "start", T0, LIMITS)).toBe("clip");
+    expect(chargeState(stateAfter(CARDER, OUT, clip, volts(90)), "start", T0, LIMITS)).toBe("charged");
     expect(stateAfter(CARDER, OUT, clip, read, { event: "clips-off" }).stored).toEqual([]);
+    // Whatever is said of the plug.
+    const plugged = stateAfter(CARDER, OUT, read, clip, { event: "plugged-in", outlet: "not-said" }, OUT);
+    expect(plugged.stored).toEqual([{ id: "start", clip: true, at: T0 }]);
   });
 
   it("a clip left on does not lapse", () => {
-    const state = stateAfter(CARDER, OUT, { event: "stored-clip", id: "start" });
+    const state = stateAfter(CARDER, OUT, DRAINED, { event: "stored-clip", id: "start" });
     expect(gapsFor(state, "hands-inside", CARDER, minutes(600), LIMITS)).toEqual([]);
   });
 
@@ -330,7 +349,8 @@ describe("the state in words", () => {
     [[OUT], "Unplugged, charge not read", "charge"],
     [[OUT, volts(205)], "Unplugged, still 205 V on a capacitor", "charge"],
     [[OUT, DRAINED], "Unplugged, drained to 0.3 V", "hands"],
-    [[OUT, { event: "stored-clip", id: "start" }], "Unplugged, clip left on", "hands"],
+    [[OUT, DRAINED, { event: "stored-clip", id: "start" }], "Unplugged, clip left on", "hands"],
+    [[OUT, { event: "stored-clip", id: "start" }], "Unplugged, clip on, volts not read", "charge"],
   ])("%j: %s", (events, said, level) => {
     const state = stateAfter(CARDER, ...events);
     expect(words(state)).toBe(said);

@@ -121,7 +121,9 @@ describe("“repaired” means it", () => {
 
   it("a failed test is struck out only with a reason", () => {
     const lines: readonly Line[] = [...START, ["reading", check("insulation", "failed")]];
-    expect(missing(lines, ["struck", { seq: 3, why: "" }])).toBe("");
-    expect(missing(lines, ["struck", { seq: 3, why: "tester was flat" }])).toBeUndefined();
+    expect(missing(lines, ["struck", { seq: 3, why: "", reason: "none" }])).toBe("none");
+    expect(
+      missing(lines, ["struck", { seq: 3, why: "tester was flat", reason: "typed-wrongly" }]),
+    ).toBeUndefined();
   });
 });

@@ -1,10 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { EMPTY_BILL_FACTS, EMPTY_REFITTED_FACTS } from "@/core/job/log/empty-facts";
 import { gapsFor } from "@/core/safety/bench-gaps";
-import { incidentsOf } from "@/core/safety/explains";
-import { energyContext } from "@/log/energies";
 import { check, type Line, logOf, OUT, ran, T0, viewOf } from "../job/entries";
-import { KNOWLEDGE, LIMITS } from "../shop-context";
+import { LIMITS } from "../shop-context";
 import {
   answer,
   CHECKED,
@@ -47,7 +45,7 @@ describe("power is remembered", () => {
 
   it("a live answer that is struck out leaves a doubt", () => {
     const view = viewOf(
-      logOf(...READY, RUN, ["bench-state", OUT], read(0.2), ["struck", { seq: 7, why: "" }]),
+      logOf(...READY, RUN, ["bench-state", OUT], read(0.2), ["struck", { seq: 7, why: "", reason: "none" }]),
     );
     expect(view.bench).toMatchObject({ plug: "not-known", stored: [] });
   });
@@ -122,19 +120,19 @@ describe("live work is earned", () => {
         PLUGGED,
       ],
       RUN,
-      ["parts-off"],
+      ["danger"],
     ],
     [
       "insulation that failed, by another move",
       [...READY, answer("each-lead-insulation", "one-low", "afterwards")],
       RUN,
-      ["failing"],
+      ["danger"],
     ],
     [
       "a cord that was found crushed",
       [...READY, answer("look-cord", "crushed", "afterwards")],
       RUN,
-      ["failing"],
+      ["danger"],
     ],
     [
       "a motor of unknown kind, measured",
@@ -153,19 +151,19 @@ describe("live work is earned", () => {
       "a second trip",
       [...READY, answer("switch-on", "trips-at-once"), answer("switch-on", "trips-after"), PLUGGED],
       RUN,
-      ["incident"],
+      ["danger"],
     ],
     [
       "smoke under power",
       [...READY, ["bench-state", { event: "incident", what: "smoke" }], ...CHECKED, PLUGGED],
       RUN,
-      ["incident"],
+      ["danger"],
     ],
     [
       "smoke that was told, nobody looked inside",
       [took(), told({ signs: ["smoke"] }), ...CHECKED, PLUGGED],
       RUN,
-      ["look-inside"],
+      ["danger", "look-inside"],
     ],
     [
       "smoke that was told, looked inside since",
@@ -173,7 +171,24 @@ describe("live work is earned", () => {
         took(),
         told({ signs: ["smoke"] }),
         ...CHECKED,
-        answer("look-terminals", "sound", "afterwards"),
+        answer("look-terminals", "bright", "afterwards"),
+        PLUGGED,
+      ],
+      RUN,
+      ["danger"],
+    ],
+    [
+      "smoke that was told, its cause found and mended since",
+      [
+        took(),
+        told({ signs: ["smoke"] }),
+        answer("look-terminals", "bright", "afterwards"),
+        answer("turn-shaft-load-off", "locked", "afterwards"),
+        [
+          "intervention",
+          { label: "Bearings", faultIds: ["bearing-seized"], success: 0.9, seen: null, part: "none" },
+        ],
+        ...CHECKED,
         PLUGGED,
       ],
       RUN,
@@ -270,7 +285,7 @@ describe("live work is earned", () => {
     const granted = (...lines: readonly Line[]) => missing([...lines, ...CHECKED, PLUGGED], RUN);
 
     it("until what can do just that was found and mended: then its tests open the way", () => {
-      expect(granted(...trips, locked)).toEqual(["incident"]);
+      expect(granted(...trips, locked)).toEqual(["danger"]);
       expect(granted(...trips, locked, mended("bearing-seized"))).toBeUndefined();
     });
 
@@ -291,22 +306,12 @@ describe("live work is earned", () => {
         [...READY, locked, ...trips.slice(READY.length), mended("bearing-seized")],
       ],
     ])("%s", (_, lines) => {
-      expect(granted(...lines)).toEqual(["incident"]);
-    });
-
-    it("keeps each fault that one answer may prove with what that fault can do", () => {
-      const { proofs } = energyContext(KNOWLEDGE);
-      expect([...proofs.values()].some((reasons) => reasons.length > 1)).toBe(true);
-      for (const reasons of proofs.values())
-        for (const reason of reasons) {
-          const fault = KNOWLEDGE.faults.find(({ id }) => "by" in reason && id === reason.by);
-          expect(fault && incidentsOf(fault)).toEqual(reason.can);
-        }
+      expect(granted(...lines)).toEqual(["danger"]);
     });
 
     it("where it tingled, until an earth that failed was mended", () => {
       const failed: Line = ["reading", check("earth-continuity", "failed")];
-      expect(granted(...tingle, failed)).toEqual(["incident"]);
+      expect(granted(...tingle, failed)).toEqual(["danger"]);
       expect(granted(...tingle, failed, mended("cord-broken"))).toBeUndefined();
     });
   });

@@ -1,0 +1,122 @@
+import {
+  type Bare,
+  BLOWN,
+  BLOWS_THE_FUSE,
+  NEVER_MISREAD,
+  SAFE_VOLTS,
+  SPOILS_INSULATION_NOT,
+  STATION,
+} from "./bare-danger-tables";
+
+/** Dangers as they are opened, mended and closed, whatever line says so. */
+export class BareList {
+  protected list: Bare[] = [];
+  /** Faults mended on this visit. */
+  protected mendedBefore = new Set<string>();
+  /** It runs on after the switch is off. */
+  protected runsOn = false;
+
+  protected open(
+    kind: string,
+    place: string,
+    line: number,
+    test: string,
+    mendedBy: readonly string[],
+    isOwn: boolean,
+    struck: boolean,
+  ): void {
+    const happens = ["trip", "residual-trip", "smoke", "smell", "tingle"].includes(kind);
+    const same = happens
+      ? undefined
+      : this.list.find((one) => one.open && one.kind === kind && one.place === place);
+    if (same && struck) return;
+    this.list = this.list.filter((one) => one !== same);
+    this.list.push({
+      kind,
+      place,
+      line,
+      mendedBy: new Set(mendedBy),
+      test,
+      mended: isOwn,
+      passes: 0,
+      struck,
+      open: true,
+    });
+  }
+
+  protected pass(test: string): void {
+    for (const one of this.list) {
+      if (!one.open || one.test !== test) continue;
+      one.passes += 1;
+      if (one.mended || (one.struck && !NEVER_MISREAD.includes(one.kind) && one.passes >= 2))
+        one.open = false;
+    }
+  }
+
+  protected work(): void {
+    for (const one of this.list) if (one.open) one.passes = 0;
+  }
+
+  protected reason(mends: readonly string[], does: readonly string[], outside = false): void {
+    for (const one of this.list) {
+      const told = one.kind.startsWith("told-");
+      if (!one.open || one.test !== "run" || !does.includes(told ? one.kind.slice(5) : one.kind)) continue;
+      if (one.kind === "root") continue;
+      if (!outside) for (const each of mends) one.mendedBy.add(each);
+      else one.mended = true;
+    }
+  }
+
+  protected happened(kind: string, line: number, struck: boolean): void {
+    if (!struck) this.ran(false);
+    this.open(kind, "here", line, "run", [], false, struck);
+  }
+
+  protected ran(isClean: boolean): void {
+    for (const one of this.list)
+      if (one.open && one.test === "run" && one.mended) {
+        if (isClean) one.open = false;
+        else one.mended = false;
+      }
+  }
+
+  protected volts(
+    kind: "live" | "charged",
+    place: string,
+    read: number,
+    line: number,
+    struck: boolean,
+  ): void {
+    if (Math.abs(read) > SAFE_VOLTS) this.open(kind, place, line, `${kind} ${place}`, [], true, struck);
+    else if (!struck) this.pass(`${kind} ${place}`);
+  }
+
+  protected opensOfWork(faultIds: readonly string[], line: number, struck: boolean): void {
+    if (faultIds.length > 0 && faultIds.every((id) => BLOWN.includes(id))) {
+      if (!BLOWS_THE_FUSE.some((id) => this.mendedBefore.has(id)))
+        this.open("root", faultIds.join(" "), line, "run", BLOWS_THE_FUSE, false, struck);
+      this.open("renewed", "fuse", line, "fuse", [], true, struck);
+    }
+    if (faultIds.includes("brake-drags") && this.runsOn)
+      this.open("brake", "brake", line, "stop", [], true, struck);
+  }
+
+  protected repaired(faultIds: readonly string[], line: number): void {
+    const mends = faultIds.filter((id) => !BLOWN.includes(id));
+    const stations = faultIds.map((id) => STATION.get(id) ?? "");
+    const spoils = faultIds.length === 0 || stations.some((id) => !SPOILS_INSULATION_NOT.includes(id));
+    const made = new Set([
+      ...mends,
+      ...stations.map((id) => `station:${id}`),
+      ...(spoils ? ["spoils:insulation"] : []),
+      ...(mends.length > 0 ? ["any"] : []),
+    ]);
+    for (const one of this.list)
+      if (one.open) {
+        one.passes = 0;
+        if ([...one.mendedBy].some((each) => made.has(each))) one.mended = true;
+      }
+    this.opensOfWork(faultIds, line, false);
+    for (const id of faultIds) this.mendedBefore.add(id);
+  }
+}
