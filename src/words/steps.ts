@@ -1,7 +1,9 @@
 import type { NextStep } from "@/core/job/next-step";
 import { formatDay, formatInstant } from "@/core/quantity/format";
 import type { BenchGap } from "@/core/safety/bench-gaps";
+import type { DangerKind } from "@/core/safety/dangers/danger";
 import { BENCH_GAP_WORDS } from "@/words/gaps";
+import { DANGER_WORDS } from "./dangers";
 import { inSentence } from "./in-sentence";
 import { OWNER_END_WORDS } from "./owner";
 import { whenWords } from "./put-back";
@@ -15,6 +17,8 @@ const STEPS: ReadonlyMap<string, Words> = new Map(
     "now/complaint": () => "Write down what it does",
     "now/came-back": () => "It came back: what does it do now?",
     "now/failed-check": (step) => `No power: ${param(step, "check").split(",")[0]?.toLowerCase()} failed`,
+    "now/danger": (step) => `No power: ${inSentence(DANGER_WORDS[param(step, "kind") as DangerKind].what)}`,
+    "now/test-again": (step) => `Mended: ${inSentence(param(step, "title"))} again`,
     "now/dead-checks": (step) => `Dead checks before first power: ${param(step, "left")} left`,
     "now/family": () => "Find out what kind of motor it is",
     "now/after-faulty": (step) =>
@@ -94,6 +98,8 @@ const ACTIONS: ReadonlyMap<string, (step: NextStep) => string> = new Map(
     "now/complaint": () => "Write down what it does",
     "now/came-back": () => "Write down what it does now",
     "now/failed-check": () => "Find out why",
+    "now/danger": () => "Find out why",
+    "now/test-again": () => "Take the test again",
     "now/dead-checks": () => "Take the dead checks",
     "now/family": () => "Find out what motor it is",
     "now/after-faulty": (step) => (param(step, "to") === "match" ? "Find the part" : "Find out why"),

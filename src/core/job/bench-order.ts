@@ -12,6 +12,7 @@ export const BAND_ORDER = ["now", "waiting", "due", "gone"] as const satisfies r
 /** Late stages first: what is nearest to leaving the bench is done first; the dangerous waits for nobody. */
 const CODE_ORDER: readonly string[] = [
   "now/tell-owner",
+  "now/danger",
   "now/failed-check",
   "now/part-late",
   "now/owner-no",
@@ -19,6 +20,7 @@ const CODE_ORDER: readonly string[] = [
   "now/sign-off",
   "now/hand-back",
   "now/run",
+  "now/test-again",
   "now/final-tests",
   "now/put-back",
   "now/clip",

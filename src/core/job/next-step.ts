@@ -3,9 +3,10 @@ import type { Knowledge, Limits, Move } from "../knowledge/types";
 import { dayIn } from "../quantity/format";
 import { type BenchGap, gapsFor } from "../safety/bench-gaps";
 import { asSeen } from "../safety/bench-state";
+import { openDangers } from "../safety/dangers/danger";
 import type { WorkedOn } from "../safety/energy-event";
 import { isHoldable } from "../safety/hazards";
-import { owedBeforePower } from "../safety/live-work";
+import { dangersAgainst, owedBeforePower } from "../safety/live-work";
 import type { Said } from "../tools/finding.input";
 import type { ToolCard } from "../tools/tool";
 import { latestBy } from "./log/lines";
@@ -230,6 +231,12 @@ function sinceBack(view: Standing): Standing {
   };
 }
 
+/** The look or reading that closes what was mended, where it is neither a dead check nor a run. */
+function testAgain({ live }: Standing, { moves }: Pick<StepContext, "moves">): Move | undefined {
+  const mended = openDangers(live.dangers).filter(({ remediedBy }) => remediedBy > 0);
+  return moves.find(({ id }) => mended.some(({ test }) => test === `move:${id}`));
+}
+
 /** What is left to do once the route is decided or something was repaired: fit, put back, test, run, sign off. */
 function repairStep(view: Standing, whole: Standing, context: StepContext): NextStep | undefined {
   const { decision, interventions } = view;
@@ -244,12 +251,18 @@ function repairStep(view: Standing, whole: Standing, context: StepContext): Next
     return step("put-back", "now/fit", { label: decision.label }, "repair");
   }
   const left = stillOff(view).length + view.bench.opened.length;
+  const again = testAgain(view, context);
+  // A look inside is made while it is open.
+  if (again)
+    return step(left > 0 ? "put-back" : "sign-off", "now/test-again", { title: again.title }, "open");
   const clip = clipStep(view);
   if (clip) return clip;
   if (left > 0) return step("put-back", "now/put-back", { left }, "off");
   const { unproven } = signOffWord(whole, context);
   if (unproven.some((code) => code.startsWith("final-")))
     return step("sign-off", "now/final-tests", {}, "tests");
+  const [danger] = dangersAgainst(view.live.dangers, "guards-on");
+  if (danger) return step("isolate", "now/danger", { kind: danger.kind });
   if (unproven.includes("run-failed")) return step("isolate", "now/run-failed");
   if (unproven.includes("no-run")) return step("sign-off", "now/run", {}, "run");
   return step("sign-off", "now/sign-off", {}, "word");

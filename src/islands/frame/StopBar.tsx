@@ -19,6 +19,7 @@ export function StopBar({ screen, stage }: StopProps) {
   if (stop === undefined || job.signedOff) return null;
   const { what, how, where } = LIVE_GAP_WORDS[stop];
   const dangers = stop === "danger" ? dangersAgainst(job.live.dangers, "guards-on") : [];
+  const isMended = dangers.length > 0 && dangers.every(({ remediedBy }) => remediedBy > 0);
   return (
     <div
       role="alert"
@@ -34,7 +35,14 @@ export function StopBar({ screen, stage }: StopProps) {
             </span>
           ))}
         </span>
-        {where === stage ? null : (
+        {isMended ? (
+          <a
+            className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
+            href={`/jobs/${job.jobId}/sign-off#open`}
+          >
+            Take its test
+          </a>
+        ) : where === stage ? null : (
           <GapLink
             gap={stop}
             jobId={job.jobId}

@@ -15,6 +15,7 @@ import { Problem } from "../fields/Problem";
 import { useAnchored } from "../frame/anchor";
 import { ClipsOff } from "../frame/ClipsOff";
 import { JobFrame } from "../frame/JobFrame";
+import { OpenDangers } from "../frame/OpenDangers";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
 import { withShop } from "../frame/with-shop";
 import { useAwake } from "../state/awake";
@@ -105,7 +106,15 @@ function Earlier({ job }: { readonly job: JobView }) {
   );
 }
 
-function Body({ screen, repairs }: { readonly screen: JobScreen; readonly repairs: readonly Repair[] }) {
+function Body({
+  screen,
+  shop,
+  repairs,
+}: {
+  readonly screen: JobScreen;
+  readonly shop: Shop;
+  readonly repairs: readonly Repair[];
+}) {
   const { job } = screen;
   const apart = useTakingApart(job, "put-back");
   const [chosen, setChosen] = useState<number | undefined>(undefined);
@@ -129,6 +138,7 @@ function Body({ screen, repairs }: { readonly screen: JobScreen; readonly repair
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_400px]">
       <div className="min-w-0">
         <RepairDone screen={screen} repairs={repairs} />
+        {isRepaired ? <OpenDangers screen={screen} shop={shop} stage="put-back" /> : null}
         {isRepaired || job.ownerSaid?.answer === "no" ? <Clip job={job} /> : null}
         {isRepaired && isWhole(job) ? <Whole job={job} /> : null}
         {isRepaired ? null : <TookOff apart={apart} isLoud={!isWaiting} />}
@@ -183,7 +193,7 @@ export const PutBackScreen = withShop(function PutBackScreen({ job, shop, repair
   return (
     <JobFrame screen={screen} shop={shop} stage="put-back">
       <h1 className="sr-only">Put back</h1>
-      {isAwake ? <Body screen={screen} repairs={repairs} /> : null}
+      {isAwake ? <Body screen={screen} shop={shop} repairs={repairs} /> : null}
     </JobFrame>
   );
 });

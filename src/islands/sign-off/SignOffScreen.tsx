@@ -3,7 +3,7 @@ import type { JobView } from "@/core/job/log/view";
 import { stillOff } from "@/core/job/reassembly/put-back";
 import { type BeforeAfter, beforeAfter } from "@/core/job/sign-off/before-after";
 import { signedBill } from "@/core/job/sign-off/bill";
-import { finalSince, finalTests, hasFailedTest, signOffWord } from "@/core/job/sign-off/sign-off";
+import { finalSince, finalTests, signOffWord } from "@/core/job/sign-off/sign-off";
 import { wordNow } from "@/core/job/sign-off/word-now";
 import { dayIn } from "@/core/quantity/format";
 import type { Shop } from "@/core/shop/shop";
@@ -16,6 +16,7 @@ import { Problem } from "../fields/Problem";
 import { useAnchored } from "../frame/anchor";
 import { DeadChecks } from "../frame/DeadChecks";
 import { JobFrame } from "../frame/JobFrame";
+import { OpenDangers } from "../frame/OpenDangers";
 import { Part } from "../frame/Part";
 import { PlugQuestion } from "../frame/PlugQuestion";
 import { type JobScreen, useJobScreen } from "../frame/use-job-screen";
@@ -153,7 +154,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
   const figures = beforeAfter(job);
   const tests = finalTests(job, shop);
   const isTested = tests.every(({ reading }) => reading !== undefined && reading.verdict !== "undecided");
-  const isFailed = hasFailedTest(job);
+  const isFailed = tests.some(({ reading }) => reading?.verdict === "failed");
   const run = job.runs.findLast(({ seq }) => seq > job.lastChangeSeq);
   const left = stillOff(job).length + job.bench.opened.length;
   const open = job.followUps.filter(({ done }) => done === null);
@@ -179,6 +180,7 @@ function Parts({ screen, shop }: { readonly screen: JobScreen; readonly shop: Sh
     <>
       <Signed job={job} shop={shop} />
       {left > 0 ? <StillOff job={job} left={left} /> : null}
+      <OpenDangers screen={screen} shop={shop} stage="sign-off" />
       <Part
         title="Final tests of its class"
         at="tests"

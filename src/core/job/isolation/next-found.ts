@@ -24,6 +24,7 @@ const SEARCHING: ReadonlySet<string> = new Set([
   "now/family",
   "now/run-failed",
   "now/failed-check",
+  "now/danger",
   // The move's own card asks for what it needs made safe.
   "now/make-safe",
 ]);

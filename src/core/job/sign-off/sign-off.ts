@@ -1,6 +1,6 @@
 import { limitOf } from "../../knowledge/resolve-limits";
 import type { DeadCheck, Knowledge, Limits } from "../../knowledge/types";
-import { type DangerKind, openDangers, withholding } from "../../safety/dangers/danger";
+import { type DangerKind, withholding } from "../../safety/dangers/danger";
 import { alternativeTo, checksFor } from "../../safety/dead-checks";
 import { spoiltAt } from "../../safety/live-work";
 import type { AcceptanceRun, Complaint, SignedOff } from "../log/entry";
@@ -163,13 +163,6 @@ function testGaps(view: Standing, context: SignOffContext): string[] {
     .filter(({ reading }) => reading === undefined || reading.verdict === "undecided")
     .map(({ checkId }) => (checkId === "look-and-cord" ? "final-look" : `final-${checkId}`));
   return view.takenIn?.protectionClass === "not-known" ? ["class-not-known", ...blank] : blank;
-}
-
-const PROTECTIONS: ReadonlySet<string> = new Set(["earth", "insulation", "cord"]);
-
-/** Whether a finding that speaks of a protection stands failed, whoever made it: such a machine leaves with "do not use". */
-export function hasFailedTest({ live }: Pick<Standing, "live">): boolean {
-  return openDangers(live.dangers).some(({ kind }) => PROTECTIONS.has(kind));
 }
 
 function isTemporary(view: Standing): boolean {
