@@ -125,7 +125,9 @@ function doubted(state: BenchState): Pick<BenchState, "plug" | "battery" | "outl
 function underPower(state: BenchState, machine: BenchMachine, outlet: BenchState["outlet"]): BenchState {
   const cleared = moved(uncharged(state));
   if (machine.connection === "battery") return { ...cleared, battery: "in" };
-  return { ...cleared, plug: "plugged-in", outlet };
+  // What it ran on nobody said: a battery of its own that was out may be in again.
+  const battery = machine.hasBattery && state.battery !== "in" ? undefined : state.battery;
+  return { ...cleared, battery, plug: "plugged-in", outlet };
 }
 
 function refuse(code: string, message: string, given?: unknown): Result<never> {
