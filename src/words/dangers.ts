@@ -1,4 +1,4 @@
-import type { Danger, DangerKind } from "@/core/safety/dangers/danger";
+import { type Danger, type DangerKind, isItsOwnRemedy, RUN } from "@/core/safety/dangers/danger";
 
 interface DangerWords {
   /** What stands open. */
@@ -91,10 +91,26 @@ export const DANGER_WORDS: Readonly<Record<DangerKind, DangerWords>> = {
   },
 };
 
-/** An open danger in one line, as it stands in a list. */
-export function dangerWords({ kind, isStruck, remediedBy }: Danger): string {
+/** What is still owed of a danger that was mended. */
+function owedWords(test: string): string {
+  if (test === RUN) return "Mended. Now all dead checks, then one clean run.";
+  return test.startsWith("check:")
+    ? "Mended. Now the same dead check again."
+    : "Mended. Now the same look or reading again.";
+}
+
+/** An open danger in one line, as it stands in a list: what it is, and what closes it. */
+export function dangerWords({ kind, isStruck, remediedBy, test }: Danger): string {
   const { what, how } = DANGER_WORDS[kind];
   const struck = isStruck ? " Its line is struck out, not disproved." : "";
-  const mended = remediedBy > 0 ? " Mended; its test is still owed." : "";
-  return `${what}${struck}${mended} ${how}`;
+  return `${what}${struck} ${remediedBy > 0 && !isItsOwnRemedy(kind) ? owedWords(test) : how}`;
+}
+
+const FEW = 3;
+
+/** Open dangers in one breath, the first few by name. */
+export function dangersInShort(dangers: readonly Danger[]): string {
+  const named = dangers.slice(0, FEW).map(({ kind }) => DANGER_WORDS[kind].what);
+  const more = dangers.length - named.length;
+  return `${[...new Set(named)].join(" ")}${more > 0 ? ` And ${more} more.` : ""}`;
 }

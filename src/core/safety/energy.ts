@@ -1,4 +1,6 @@
+import { limitOf } from "../knowledge/resolve-limits";
 import type { Limits } from "../knowledge/types";
+import { ok } from "../result";
 import { AT_THE_DOOR, applyBenchEvent, type BenchMachine, type BenchState } from "./bench-state";
 import { withholding } from "./dangers/danger";
 import { energyDangers } from "./dangers/energy-dangers";
@@ -75,7 +77,12 @@ function step(
     for (const one of energyDangers(bench, event, limits))
       if (!line.isStruck || one.event === "danger")
         dangers = applyDangerEvent(dangers, one, line.seq, line.isStruck);
-    const next = applyBenchEvent(bench, event, line.at, machine, limits);
+    // Struck out, volts that were dead make nothing dead any more.
+    const isWithdrawn =
+      line.isStruck &&
+      "volts" in event &&
+      Math.abs(event.volts) <= limitOf(limits, "safe-to-work-volts").value;
+    const next = isWithdrawn ? ok(bench) : applyBenchEvent(bench, event, line.at, machine, limits);
     if (next.ok) bench = next.value;
   }
   const openedSeq = event.event === "opened" ? line.seq : live.openedSeq;

@@ -58,7 +58,9 @@ export function OpenDangers(props: OpenProps) {
   const { screen, shop } = props;
   const { ref } = useAnchored<HTMLElement>("open");
   const { dangers } = screen.job.live;
-  const open = openDangers(dangers);
+  const isDue = (danger: Danger): boolean => moveOf(danger, shop.moves) !== undefined;
+  // Whose look or reading is due comes first: that is what can be done now.
+  const open = [...openDangers(dangers)].sort((one, other) => Number(isDue(other)) - Number(isDue(one)));
   if (open.length === 0) return null;
   const forbidden = new Set(withholding(dangers, "use"));
   return (

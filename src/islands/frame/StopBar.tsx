@@ -1,6 +1,6 @@
 import type { Stage } from "@/core/job/stages";
 import { dangersAgainst, type LiveGap } from "@/core/safety/live-work";
-import { dangerWords } from "@/words/dangers";
+import { dangersInShort } from "@/words/dangers";
 import { LIVE_GAP_WORDS } from "@/words/gaps";
 import { GapLink } from "./GapLink";
 import type { JobScreen } from "./use-job-screen";
@@ -19,7 +19,6 @@ export function StopBar({ screen, stage }: StopProps) {
   if (stop === undefined || job.signedOff) return null;
   const { what, how, where } = LIVE_GAP_WORDS[stop];
   const dangers = stop === "danger" ? dangersAgainst(job.live.dangers, "guards-on") : [];
-  const isMended = dangers.length > 0 && dangers.every(({ remediedBy }) => remediedBy > 0);
   return (
     <div
       role="alert"
@@ -28,20 +27,17 @@ export function StopBar({ screen, stage }: StopProps) {
     >
       <p className="flex flex-wrap items-center gap-x-4 bg-paper px-4 py-2">
         <span>
-          <b className="text-lg">{what}</b> {dangers.length === 0 ? how : null}
-          {dangers.map((danger) => (
-            <span key={`${danger.kind} ${danger.openedBy}`} className="block">
-              {dangerWords(danger)} <span className="text-soft">(line {danger.openedBy})</span>
-            </span>
-          ))}
+          <b className="text-lg">{what}</b> {dangers.length === 0 ? how : dangersInShort(dangers)}
         </span>
-        {isMended ? (
-          <a
-            className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
-            href={`/jobs/${job.jobId}/sign-off#open`}
-          >
-            Take its test
-          </a>
+        {dangers.length > 0 ? (
+          stage === "sign-off" ? null : (
+            <a
+              className="inline-flex min-h-11 items-center text-teal underline underline-offset-4"
+              href={`/jobs/${job.jobId}/sign-off#open`}
+            >
+              What closes {dangers.length === 1 ? "it" : "them"}
+            </a>
+          )
         ) : where === stage ? null : (
           <GapLink
             gap={stop}
