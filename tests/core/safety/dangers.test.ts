@@ -1,0 +1,296 @@
+import { describe, expect, it } from "vitest";
+import { EMPTY_BILL_FACTS } from "@/core/job/log/empty-facts";
+import type { Payloads } from "@/core/job/log/entry";
+import { openDangers } from "@/core/safety/dangers/danger";
+import { check, type Line, logOf, OUT, ran, viewOf } from "../job/entries";
+import {
+  answer,
+  CHECKED,
+  FIT,
+  missing,
+  PLUGGED,
+  READY,
+  RUN,
+  read,
+  START,
+  told,
+  took,
+  wordOf,
+} from "./promise-lines";
+
+const mended = (...faultIds: string[]): Line => [
+  "intervention",
+  { label: "Mended", faultIds, success: 0.9, seen: null, part: "none" },
+];
+const failed = (id: string): Line => ["reading", check(id, "failed")];
+const passed = (id: string): Line => ["reading", check(id)];
+const struck = (seq: number, reason: Payloads["struck"]["reason"] = "typed-wrongly"): Line => [
+  "struck",
+  { seq, why: "", reason },
+];
+const happened = (what: "smoke" | "tingle" | "smell"): Line => ["bench-state", { event: "incident", what }];
+const SIGNED: Line = [
+  "signed-off",
+  {
+    word: "not-yet-proven",
+    unproven: [],
+    minutes: 1,
+    labourMinor: 0,
+    partsMinor: 0,
+    watch: "",
+    ...EMPTY_BILL_FACTS,
+  },
+];
+
+const open = (...lines: readonly Line[]): string[] =>
+  openDangers(viewOf(logOf(...lines)).live.dangers).map(
+    ({ kind, remediedBy, isStruck }) =>
+      `${kind}${remediedBy > 0 ? ", mended" : ""}${isStruck ? ", struck" : ""}`,
+  );
+
+describe("a failed test", () => {
+  it.each<[string, readonly Line[], readonly string[]]>([
+    ["a second reading without work", [failed("insulation"), passed("insulation")], ["insulation"]],
+    [
+      "twice read good, nothing said of the first",
+      [failed("insulation"), passed("insulation"), passed("insulation")],
+      ["insulation"],
+    ],
+    [
+      "work that cannot mend it",
+      [failed("earth-continuity"), mended("belt-slips"), passed("earth-continuity")],
+      ["earth"],
+    ],
+    ["mended, not tried", [failed("earth-continuity"), mended("earth-lost")], ["earth, mended"]],
+    [
+      "another test than the one that failed",
+      [answer("each-lead-insulation", "one-low"), mended("lead-chafed"), passed("insulation")],
+      ["insulation, mended"],
+    ],
+    [
+      "struck, and read good once",
+      [failed("insulation"), struck(3), passed("insulation")],
+      ["insulation, struck"],
+    ],
+    [
+      "struck, read good twice, with work between",
+      [failed("insulation"), struck(3), passed("insulation"), mended("belt-slips"), passed("insulation")],
+      ["insulation, struck"],
+    ],
+    [
+      "a repair that is struck out",
+      [failed("earth-continuity"), mended("earth-lost"), struck(4, "not-done"), passed("earth-continuity")],
+      ["earth"],
+    ],
+  ])("stays open after %s", (_, lines, kinds) => {
+    expect(open(...START, ...lines)).toEqual(kinds);
+  });
+
+  it.each<[string, readonly Line[]]>([
+    [
+      "mended, and the same test passed",
+      [failed("earth-continuity"), mended("earth-lost"), passed("earth-continuity")],
+    ],
+    [
+      "mended, and the move that is the same test passed",
+      [failed("earth-continuity"), mended("earth-lost"), answer("earth-ohms", "good")],
+    ],
+    ["plain ohms by an insulation tester", [failed("ohms-to-metal"), mended("damp"), passed("insulation")]],
+    [
+      "struck as misread, and the same test passed twice",
+      [failed("insulation"), struck(3), passed("insulation"), passed("insulation")],
+    ],
+  ])("is closed: %s", (_, lines) => {
+    expect(open(...START, ...lines)).toEqual([]);
+  });
+});
+
+describe("what was told or seen", () => {
+  it.each<[string, Line, string]>([
+    ["smoke", told({ signs: ["smoke"] }), "told-smoke"],
+    ["a shock", told({ signs: ["tingle"] }), "told-tingle"],
+    ["water", told({ signs: ["leaks-oil-or-water"] }), "told-water"],
+    ["that it does not stop", told({ signs: ["will-not-stop"] }), "told-runs-on"],
+    ["damp", answer("look-damp", "damp"), "damp"],
+    ["something melted", answer("look-terminals", "brown"), "burnt"],
+    ["a domed capacitor", answer("look-capacitor", "bulged"), "domed"],
+    ["a switch that is always on", answer("switch-ohms", "always-closed"), "runs-on"],
+    ["a heater that leaks", answer("heater-insulation", "low"), "insulation"],
+    ["a cord that breaks inside", answer("cord-flex", "breaks"), "cord"],
+  ])("%s keeps power off, and the word is “do not use”", (_, line, kind) => {
+    const lines = [...START, line, answer("look-terminals", "bright", "afterwards"), ...CHECKED, PLUGGED];
+    expect(open(...lines)).toContain(kind);
+    expect(missing(lines, RUN)).toContain("danger");
+    expect(wordOf(...lines).word).toBe("do-not-use");
+  });
+
+  it("goes with the machine into its next visit, and through a reopening", () => {
+    const carried: Payloads["taken-in"]["carried"] = [
+      {
+        kind: "told-smoke",
+        place: "door",
+        test: "run",
+        faults: ["bearing-seized"],
+        stations: [],
+        spoils: [],
+      },
+    ];
+    expect(open(took({ carried }), told())).toEqual(["told-smoke"]);
+    expect(open(took({ carried }), told(), mended("bearing-seized"))).toEqual(["told-smoke, mended"]);
+    expect(open(...START, failed("insulation"), SIGNED, ["reopened", { why: "back" }])).toEqual([
+      "insulation",
+    ]);
+  });
+
+  it("smoke is closed by its cause found and mended, and then a clean run; anything but clean takes the remedy back", () => {
+    const found = [took(), told({ signs: ["smoke"] }), answer("turn-shaft-load-off", "locked", "afterwards")];
+    const done = [...found, mended("bearing-seized"), ...CHECKED, PLUGGED];
+    expect(open(...done)).toEqual(["told-smoke, mended"]);
+    expect(open(...done, ran())).toEqual([]);
+    expect(open(...done, ran({ taken: "afterwards" }))).toEqual(["told-smoke, mended"]);
+    expect(open(...done, ran({ result: "stopped" }), ran())).toEqual(["told-smoke"]);
+    expect(open(...done, happened("smoke"), ran())).toEqual(["told-smoke", "smoke"]);
+  });
+
+  it("a mended danger grants the one run that closes it, and nothing measured live", () => {
+    const lines: readonly Line[] = [
+      took(),
+      told({ signs: ["tingle"] }),
+      answer("each-lead-insulation", "winding-low", "afterwards"),
+      mended("earth-fault"),
+      answer("each-lead-insulation", "good", "afterwards"),
+      ...CHECKED,
+      PLUGGED,
+    ];
+    expect(missing(lines, RUN)).toBeUndefined();
+    expect(missing(lines, answer("volts-at-motor", "full"))).toEqual(["danger"]);
+  });
+
+  it("a trip whose cause outside was read is closed by a clean run", () => {
+    const lines = [took(), told({ signs: ["trips-residual"] }), ...CHECKED, PLUGGED];
+    expect(open(...lines, answer("other-circuit", "holds"), ran())).toEqual([]);
+    expect(open(...lines, ran())).toEqual(["told-residual-trip"]);
+  });
+});
+
+describe("a strike", () => {
+  const at = (seconds: number, ...lines: readonly Line[]): string[] => {
+    const log = logOf(...START, ...lines);
+    const last = log.at(-1);
+    const before = log.at(-2);
+    if (!last || !before) return [];
+    const late = { ...last, at: new Date(Date.parse(before.at) + seconds * 1000).toISOString() };
+    return openDangers(viewOf([...log.slice(0, -1), late]).live.dangers).map(({ kind }) => kind);
+  };
+
+  it("of a slip within eight seconds is as if it had never been; never of smoke or a shock", () => {
+    expect(at(7, failed("insulation"), struck(3, "slip"))).toEqual([]);
+    expect(at(9, failed("insulation"), struck(3, "slip"))).toEqual(["insulation"]);
+    expect(at(7, happened("smell"), struck(3, "slip"))).toEqual([]);
+    expect(at(7, happened("smoke"), struck(3, "slip"))).toEqual(["smoke"]);
+    expect(at(7, told({ signs: ["tingle"] }), struck(3, "slip"))).toEqual(["told-tingle"]);
+    expect(at(7, read(90), struck(3, "slip"))).toEqual(["charged"]);
+  });
+
+  it.each<[string, Line]>([
+    ["a complaint", told()],
+    ["a cover that was opened", ["opened", { access: "hump", is: "none" }]],
+    ["an incident", happened("smell")],
+    ["a repair", FIT],
+  ])("of %s asks for a reason from the list", (_, line) => {
+    expect(missing([...START, line], struck(3, "none"))).toBe("none");
+    expect(missing([...START, line], struck(3))).toBeUndefined();
+  });
+
+  it("of a shock is no slip, however soon", () => {
+    const log = [...START, happened("tingle")];
+    expect(missing(log, struck(3, "slip"))).toBe("slip");
+    expect(
+      open(...log, struck(3, "told-wrongly"), passed("earth-continuity"), passed("earth-continuity")),
+    ).toEqual(["tingle, struck"]);
+  });
+
+  it("leaves a cover open, and proofs that work spoilt", () => {
+    expect(
+      viewOf(logOf(...READY, ["opened", { access: "hump", is: "none" }], struck(7))).bench.opened,
+    ).toEqual(["hump"]);
+    expect(missing([...READY, mended("cord-broken"), struck(7, "not-done"), PLUGGED], RUN)).toEqual([
+      "dead-checks",
+    ]);
+  });
+});
+
+describe("a dangerous truth is never refused", () => {
+  it.each<[string, Line]>([
+    ["a trip without its grant", answer("switch-on", "trips-at-once", "afterwards")],
+    ["a run that failed without its grant", ran({ result: "stopped" })],
+    ["volts on what was isolated", ["bench-state", { event: "isolated", volts: 230, means: "tester" }]],
+    ["a charge where nothing stores", read(90, "bus")],
+  ])("%s", (_, line) => {
+    expect(missing([took({ family: "split-phase" }), told()], line)).toBeUndefined();
+  });
+
+  it("volts on what was proven dead take the proof away, and hands stay out until they are read gone", () => {
+    const isolated = (volts: number): Line => ["bench-state", { event: "isolated", volts, means: "tester" }];
+    const fixed = took({ connection: "fixed", family: "split-phase" });
+    expect(viewOf(logOf(fixed, isolated(0), isolated(230))).bench).toMatchObject({
+      plug: "not-known",
+      keepsOut: ["live"],
+      provenDead: undefined,
+    });
+    expect(viewOf(logOf(fixed, isolated(230), isolated(0.2))).bench.keepsOut).toEqual([]);
+  });
+
+  it("signed off while plugged in, and a clip under power, stay until each is undone", () => {
+    expect(open(...READY, SIGNED)).toEqual(["left-plugged-in, mended"]);
+    expect(open(...READY, SIGNED, ["bench-state", OUT])).toEqual([]);
+    const clip: Line = ["bench-state", { event: "stored-clip", id: "start" }];
+    expect(open(...START, ["bench-state", OUT], clip, PLUGGED)).toEqual(["clip-under-power, mended"]);
+    expect(
+      open(...START, ["bench-state", OUT], clip, PLUGGED, ["bench-state", { event: "clips-off" }]),
+    ).toEqual([]);
+  });
+});
+
+describe("work that asks for its own test", () => {
+  const FUSE = mended("fuse-open");
+
+  it("a fuse: its own reading, and what blew it", () => {
+    expect(open(...START, FUSE)).toEqual(["root", "renewed, mended"]);
+    expect(open(...START, FUSE, answer("fuse-ohms", "whole"))).toEqual(["root"]);
+    expect(open(...START, mended("bearing-seized"), FUSE, answer("fuse-ohms", "whole"))).toEqual([]);
+    expect(open(...START, FUSE, mended("belt-slips"), answer("fuse-ohms", "whole"))).toEqual(["root"]);
+  });
+
+  it("a plate that is read after the part was chosen: the choice again", () => {
+    const chosen = (fit: "fit" | "temporary"): Line => [
+      "part-chosen",
+      {
+        forPart: "start",
+        partId: "x",
+        label: "x",
+        fit,
+        notes: [],
+        priceMinor: 0,
+        days: 0,
+        asked: null,
+        fromShelf: [],
+      },
+    ];
+    const mark: Line = ["nameplate", { plate: "capacitor", id: "start", mark: "145-174 μF" }];
+    expect(open(...START, mark, chosen("fit"))).toEqual([]);
+    expect(open(...START, chosen("fit"), mark)).toEqual(["asked-anew, mended"]);
+    expect(open(...START, chosen("fit"), mark, chosen("fit"))).toEqual([]);
+    expect(open(...START, chosen("temporary"))).toEqual(["temporary, mended"]);
+    expect(open(...START, chosen("temporary"), chosen("fit"))).toEqual([]);
+  });
+
+  it("a run is taken back by whatever stalls, smokes or trips after it", () => {
+    const done: readonly Line[] = [...START, FIT, ...CHECKED, PLUGGED, ran()];
+    expect(wordOf(...done).word).toBe("repaired");
+    expect(wordOf(...done, answer("switch-on", "hums-still", "afterwards")).unproven).toContain(
+      "run-taken-back",
+    );
+    expect(wordOf(...done, happened("smoke"))).toMatchObject({ word: "do-not-use" });
+  });
+});
