@@ -1,5 +1,5 @@
 import type { Incident } from "@/core/knowledge/move-page.input";
-import { RUN } from "@/core/safety/dangers/danger";
+import { HERE, RUN } from "@/core/safety/dangers/danger";
 import type { LineEvent } from "@/core/safety/energy-event";
 
 /** What power did: a danger here, whatever was remedied before it, and nothing that ran before it counts. */
@@ -8,6 +8,6 @@ export function happened(what: Incident): readonly LineEvent[] {
     { event: "incident", what },
     { event: "stalled" },
     { event: "ran", isClean: false },
-    { event: "danger", kind: what, place: "here", remedies: [], test: RUN },
+    { event: "danger", kind: what, place: HERE, remedies: [], test: RUN },
   ];
 }

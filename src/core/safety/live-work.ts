@@ -1,7 +1,7 @@
 import type { PowerUse } from "../knowledge/touches";
 import type { DeadCheck } from "../knowledge/types";
 import type { BenchMachine, BenchState } from "./bench-state";
-import { type Danger, openDangers, RUN, withholding } from "./dangers/danger";
+import { type Danger, HERE, openDangers, RUN, withholding } from "./dangers/danger";
 import { checksFor } from "./dead-checks";
 import type { WorkedOn } from "./energy-event";
 import type { LiveState } from "./live-state";
@@ -66,13 +66,13 @@ function hasPassed(live: LiveState, checkId: string, since: number): boolean {
   );
 }
 
-const HERE: ReadonlySet<WorkedOn> = new Set<WorkedOn>(["repair", "wires", "parts", "machine"]);
+const OURS: ReadonlySet<WorkedOn> = new Set<WorkedOn>(["repair", "wires", "parts", "machine"]);
 
 /** Whether leakage may stand for insulation: never after shock, water, smoke or a tripped residual-current device. */
 function mayLeakageStand(live: LiveState): boolean {
   const spoilt = live.spoilt.find(({ proof }) => proof === "insulation");
-  const isHere = openDangers(live.dangers).some(({ place }) => place === "here");
-  return live.toldSeq === 0 && !isHere && (spoilt === undefined || HERE.has(spoilt.on));
+  const isHere = openDangers(live.dangers).some(({ place }) => place === HERE);
+  return live.toldSeq === 0 && !isHere && (spoilt === undefined || OURS.has(spoilt.on));
 }
 
 /** Whether a check passed and nothing took that proof away since; leakage stands for insulation where it may. */

@@ -1,6 +1,6 @@
 import { limitOf } from "../../knowledge/resolve-limits";
 import type { DeadCheck, Knowledge, Limits } from "../../knowledge/types";
-import { type DangerKind, withholding } from "../../safety/dangers/danger";
+import { type DangerKind, HERE, openDangers, withholding } from "../../safety/dangers/danger";
 import { alternativeTo, checksFor } from "../../safety/dead-checks";
 import { spoiltAt } from "../../safety/live-work";
 import type { AcceptanceRun, Complaint, SignedOff } from "../log/entry";
@@ -176,7 +176,8 @@ function hasEndDate(view: Standing): boolean {
 
 /** It smoked, smelt, tingled or was wet, or did so here: untested, nobody may use it. */
 function isUnsafeUntested(view: Standing, blank: readonly string[]): boolean {
-  return blank.length > 0 && view.live.toldSeq > 0;
+  const isHere = openDangers(view.live.dangers).some(({ place }) => place === HERE);
+  return blank.length > 0 && (view.live.toldSeq > 0 || isHere);
 }
 
 const DO_NOT_USE: readonly string[] = ["parts-off", "cover-open", "unsafe-untested"];

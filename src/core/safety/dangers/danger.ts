@@ -31,6 +31,9 @@ export type Remedy =
   /** Any repair that mends more than a consequence. */
   | "any-repair";
 
+/** The place of what power did under our hands. */
+export const HERE = "here";
+
 /** The clean run that closes what power did. */
 export const RUN = "run";
 
