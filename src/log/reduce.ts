@@ -7,6 +7,7 @@ import type { JobContext, JobView, LedgerLine } from "@/core/job/log/view";
 import { reassemblyOf } from "@/core/job/reassembly/reassembly";
 import type { PlugFacts } from "@/core/safety/bench-state";
 import { type EnergyLine, foldEnergy } from "@/core/safety/energy";
+import type { LineEvent } from "@/core/safety/energy-event";
 import { energyContext, energyLines } from "./energies";
 import { FOLDS, type KindParts } from "./folds";
 import { ENTRY_KINDS, type EntryKind } from "./schemas";
@@ -20,13 +21,22 @@ const PLUG_EVENTS: ReadonlySet<string> = new Set([
   "battery",
 ]);
 
+/** What says that power came, or may have. */
+const POWER_EVENTS: ReadonlySet<string> = new Set<LineEvent["event"]>([
+  "plugged-in",
+  "powered",
+  "may-have-had-power",
+]);
+
 /** Lines that say where the plug is: a screen knows it only as long as none is later than its own. */
 function plugFactsOf(entries: readonly Entry[], lines: readonly EnergyLine[]): PlugFacts {
   const isAboutPlug = (entry: Entry, at: number): boolean =>
     (entry.kind === "bench-state" && PLUG_EVENTS.has(entry.payload.event)) ||
     (lines[at]?.events.some(({ event }) => event === "may-have-had-power") ?? false);
+  const isPower = ({ events }: EnergyLine): boolean => events.some(({ event }) => POWER_EVENTS.has(event));
   return {
     plugSeq: entries.findLast(isAboutPlug)?.seq ?? 0,
+    powerSeq: lines.findLast(isPower)?.seq ?? 0,
     lastSeqBy: Object.fromEntries(entries.map(({ by, seq }) => [by, seq])),
   };
 }

@@ -43,7 +43,11 @@ const standsAt = {
     })
     .required(),
   told: many(yup.object({ circumstance: word() })),
-  plugFacts: strictObject({ plugSeq: count(), lastSeqBy: yup.object().required() }).required(),
+  plugFacts: strictObject({
+    plugSeq: count(),
+    powerSeq: count(),
+    lastSeqBy: yup.object().required(),
+  }).required(),
   lastChangeSeq: count(),
   questions: rows(),
   timers: rows(),

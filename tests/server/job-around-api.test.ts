@@ -219,6 +219,23 @@ describe("at the door", () => {
     expect(ids.map(owner)).toEqual(["Fern Pottery", ""]);
   });
 
+  it("what stands open on a machine comes in with it again, whatever is posted, and not with its twin", async () => {
+    const body = takeInBody();
+    const first = await newJob({ complaint: { ...body.complaint, signs: ["smoke"] } });
+    const from = async (as: "same" | "twin") => {
+      const id = await newJob({
+        owner: null,
+        takenIn: { ...body.takenIn, from: { jobId: Number(first), as } },
+      });
+      const found = await jobView(shop.db, Number(id), await jobContext());
+      return found?.view.live.dangers.map(({ kind, openedBy }) => ({ kind, openedBy }));
+    };
+    expect(await from("same")).toEqual([{ kind: "told-smoke", openedBy: 1 }]);
+    expect(await from("twin")).toEqual([]);
+    const dropped = await call(takeIn, { body: { ...body, takenIn: { ...body.takenIn, carried: [] } } });
+    expect(dropped.status).toBe(422);
+  });
+
   it("an owner is forgotten by name and contact, and the job stays with every line", async () => {
     const id = await newJob({ owner: { name: "Fern Pottery", contact: "message, evenings" } });
     const page = async () => jobView(shop.db, Number(id), await jobContext());

@@ -315,13 +315,15 @@ export interface Watch {
 export interface PlugFacts {
   /** Sequence number of the last entry about the plug; 0 when there is none. */
   readonly plugSeq: number;
+  /** Line since which no power came, as far as the log says: what was typed before it is of another moment. */
+  readonly powerSeq: number;
   /** Who made each entry after a given one matters, as another person's entry makes the plug not known. */
   readonly lastSeqBy: Readonly<Record<string, number>>;
 }
 
 /** Whether this screen still knows the plug as it was settled. */
 export function isPlugFresh(
-  facts: PlugFacts,
+  facts: Pick<PlugFacts, "plugSeq" | "lastSeqBy">,
   watch: Watch | undefined,
   by: string,
   now: string,

@@ -61,7 +61,7 @@ function Look({ job, check, stage }: CheckProps) {
 function Measured({ job, check, isPlugOut, stage }: CheckProps) {
   const quantity =
     check.quantity === "insulation" || check.quantity === "current" ? check.quantity : "resistance";
-  const [text, setText, clear] = useDraft(`check:${job.jobId}:${check.id}`, "");
+  const [text, setText, clear] = useDraft(`check:${job.jobId}:${check.id}:${job.plugFacts.powerSeq}`, "");
   const { ask } = usePost(job.jobId);
   const field = useReadingField({ quantity, label: check.label, text, onText: setText });
   const keep = async (): Promise<void> => {

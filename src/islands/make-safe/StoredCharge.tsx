@@ -190,7 +190,7 @@ const READ_LABELS: ReadonlyMap<string, string> = new Map([
 /** What was typed of its volts goes with a change of power: it would be read of another moment. */
 function Item(props: ItemProps) {
   const { job, id, shop } = props;
-  const [text, setText, clear] = useDraft(`volts:${job.jobId}:${id}:${job.plugFacts.plugSeq}`, "");
+  const [text, setText, clear] = useDraft(`volts:${job.jobId}:${id}:${job.plugFacts.powerSeq}`, "");
   const { ask } = usePost(job.jobId);
   const field = useReadingField({ quantity: "voltage", label: "Volts read", text, onText: setText });
   const keep = async (): Promise<void> => {
