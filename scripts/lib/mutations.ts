@@ -1,0 +1,328 @@
+/** A rule of SAFETY, and how it is broken: text of a file that stands there once, and what takes its place. */
+export interface Mutation {
+  readonly rule: string;
+  readonly file: string;
+  readonly from: string;
+  readonly to: string;
+}
+
+const BENCH = "src/core/safety/bench-state.ts";
+const LIVE = "src/core/safety/live-work.ts";
+const STATE = "src/core/safety/live-state.ts";
+const WORD = "src/core/job/sign-off/sign-off.ts";
+const FOLD = "src/core/safety/dangers/fold-dangers.ts";
+const ENERGY_DANGERS = "src/core/safety/dangers/energy-dangers.ts";
+const DANGER_EVENTS = "src/log/danger-events.ts";
+const STRIKES = "src/log/energies.ts";
+
+const m = (rule: string, file: string, from: string, to: string): Mutation => ({ rule, file, from, to });
+
+const ENERGY: readonly Mutation[] = [
+  m(
+    "a live answer or run made now is itself a statement about power",
+    "src/log/live-events.ts",
+    '? [{ event: "powered" }]',
+    "? []",
+  ),
+  m(
+    "power clears what was read on what stores charge",
+    BENCH,
+    "return item.none === undefined ? [] : [item];",
+    "return [item];",
+  ),
+  m(
+    "a clip stays on record whatever is said of the plug",
+    BENCH,
+    "if (item.clip === true) return [{ id: item.id, clip: true, at: item.at }];",
+    "",
+  ),
+  m(
+    "a clip counts only once volts were read under it",
+    BENCH,
+    'if (item.volts === undefined) return item.clip ? "clip-unread" : "cannot";',
+    'if (item.volts === undefined) return item.clip ? "clip" : "cannot";',
+  ),
+  m("volts read under power say nothing after", BENCH, 'if (item.whileOn) return "not-read";', ""),
+  m(
+    "volts come before claims",
+    BENCH,
+    "nothingStores: state.nothingStores && isDead,",
+    "nothingStores: state.nothingStores,",
+  ),
+  m(
+    "an electrolytic is read twice, a minute apart",
+    BENCH,
+    'return isOnce ? "once" : "drained";',
+    'return isOnce ? "drained" : "drained";',
+  ),
+  m(
+    "power clears what was held",
+    BENCH,
+    'held: state.held.filter(({ is }) => is !== "held")',
+    "held: state.held",
+  ),
+  m(
+    "wired in: proven dead before hands go in",
+    BENCH,
+    "if (Math.abs(event.volts) > safe)",
+    "if (Math.abs(event.volts) > safe + 1000)",
+  ),
+  m(
+    "blades are blocked before the shaft is turned",
+    "src/core/safety/bench-gaps.ts",
+    "return parts.isBlocked;",
+    "return parts.isBlocked && false;",
+  ),
+  m(
+    "hands stay out of what was read live",
+    "src/core/safety/bench-gaps.ts",
+    '|| keepsOut("live", "left-plugged-in")',
+    "",
+  ),
+  m("hands stay out of what was read charged", "src/core/safety/bench-gaps.ts", '|| keepsOut("charged")', ""),
+  m(
+    "a board stores charge in every family",
+    "src/core/job/log/bench-machine.ts",
+    'stations.includes("board") && !stores.includes("bus") ? ["bus"] : []',
+    'stations.includes("board") && !stores.includes("bus") ? [] : []',
+  ),
+  m(
+    "a told smell or smoke asks for a look inside",
+    STATE,
+    'const owesLookInside = state.owesLookInside || event.before.includes("look-inside");',
+    "const owesLookInside = state.owesLookInside && false;",
+  ),
+  m(
+    "a line of power that is struck out leaves a doubt",
+    STRIKES,
+    "tellsOfPower(undone) ? DOUBT : []",
+    "tellsOfPower(undone) ? [] : []",
+  ),
+  m(
+    "class, connection or heater said anew asks the tests again",
+    "src/log/kinds/taken-in/energy.ts",
+    "...(isOther",
+    "...(isOther && false",
+  ),
+];
+
+const GRANT: readonly Mutation[] = [
+  m("power only behind the shop's residual-current outlet", LIVE, "...(outlet ? [outlet] : []),", ""),
+  m(
+    "no power while a danger withholds it",
+    LIVE,
+    '...gap(dangersAgainst(live.dangers, power).length > 0, "danger"),',
+    "",
+  ),
+  m(
+    "a mended danger gives way to the one test that closes it, and to nothing else",
+    LIVE,
+    "TEST_UNDER.get(test)?.includes(power) !== true",
+    "false",
+  ),
+  m("no power with a cover open", LIVE, '...gap(bench.opened.length > 0, "cover-open"),', ""),
+  m(
+    "power with a cover off is a note for a licensed person",
+    LIVE,
+    '...gap(power === "licensed", "licensed"),',
+    "",
+  ),
+  m(
+    "what was worked on is checked again before power",
+    LIVE,
+    "const spoilt = spoiltAt(live, check.proves);",
+    "const spoilt = 0;",
+  ),
+  m(
+    "after two trips no power until their reason is mended",
+    "src/core/safety/dangers/danger.ts",
+    "const TRIPS_TOO_MANY = 2;",
+    "const TRIPS_TOO_MANY = 99;",
+  ),
+];
+
+const OPENERS: readonly Mutation[] = [
+  m(
+    "opened: what is told at the door",
+    "src/log/kinds/complaint/energy.ts",
+    "opens === undefined",
+    "opens !== undefined",
+  ),
+  m(
+    "opened: a test or a look that fails",
+    DANGER_EVENTS,
+    '{ event: "danger", kind, place: test, remedies, test },',
+    "",
+  ),
+  m(
+    "opened: what power did",
+    "src/log/happened.ts",
+    '{ event: "danger", kind: what, place: HERE, remedies: [], test: RUN },',
+    "",
+  ),
+  m(
+    "opened: a guard that was left out",
+    "src/log/kinds/refitted/energy.ts",
+    'how === "left-out" && isProtective(payload);',
+    'how === "left-out" && isProtective(payload) && false;',
+  ),
+  m(
+    "opened: a part that protects was worked on",
+    "src/log/kinds/intervention/energy.ts",
+    "...renewed(faultIds, context),",
+    "",
+  ),
+  m(
+    "opened: only what blew was mended",
+    "src/log/kinds/intervention/energy.ts",
+    "...rootOpen(faultIds, faults, earlier),",
+    "",
+  ),
+  m("opened: work on a brake", "src/log/kinds/intervention/energy.ts", "? [BRAKE] : []", "? [] : []"),
+  m(
+    "opened: a part in for a while",
+    "src/log/kinds/part-chosen/energy.ts",
+    '[{ event: "danger", kind: "temporary", place: forPart, remedies: [], test: next }]',
+    "[]",
+  ),
+  m(
+    "opened: a plate that is read after the part was chosen",
+    "src/log/kinds/nameplate/energy.ts",
+    'payload.plate === "motor" || forPart === payload.id',
+    "false",
+  ),
+  m(
+    "opened: volts read where none should be",
+    ENERGY_DANGERS,
+    "return isDead ? closes(kind, place) : opens(kind, place);",
+    "return closes(kind, place);",
+  ),
+  m("opened: power with a clip on", ENERGY_DANGERS, "return underClip(bench);", "return [];"),
+  m(
+    "opened: signed off while plugged in",
+    ENERGY_DANGERS,
+    'bench.plug === "plugged-in" ? [opens("left-plugged-in", PLUG)] : []',
+    'bench.plug === "plugged-in" ? [] : []',
+  ),
+  m(
+    "opened: class or connection against the plate",
+    "src/log/contradiction.ts",
+    "isExtraLow && volts > EXTRA_LOW_VOLTS",
+    "isExtraLow && volts > EXTRA_LOW_VOLTS * 1e9",
+  ),
+  m("opened: what came in with the machine", "src/log/kinds/taken-in/energy.ts", "...carried,", ""),
+];
+
+const CLOSERS: readonly Mutation[] = [
+  m(
+    "closed by the same test, once the remedy is made",
+    FOLD,
+    "closedBy: danger.remediedBy > 0 || isMistake ? seq : null",
+    "closedBy: seq",
+  ),
+  m(
+    "closed as misread only by two good readings",
+    FOLD,
+    "PASSES_OF_A_MISTAKE = 2",
+    "PASSES_OF_A_MISTAKE = 1",
+  ),
+  m(
+    "closed as misread only with nothing worked on between",
+    FOLD,
+    "passes: 0, remediedBy: isRemedy",
+    "remediedBy: isRemedy",
+  ),
+  m(
+    "closed by a run only once the remedy is made",
+    FOLD,
+    "|| danger.remediedBy === 0) return danger",
+    ") return danger",
+  ),
+  m(
+    "closed only by a clean run; any other takes the remedy back",
+    FOLD,
+    ": { ...danger, remediedBy: 0 };",
+    ": danger;",
+  ),
+  m(
+    "remedied only by a repair of what was found",
+    FOLD,
+    "return spoils.includes(remedy.spoils);",
+    "return true;",
+  ),
+  m(
+    "remedied only by the fault that was proved",
+    FOLD,
+    "return remedy.faults.some((id) => mends.includes(id));",
+    "return true;",
+  ),
+  m(
+    "remedied only at the station it was seen at",
+    FOLD,
+    "return remedy.stations.some((id) => stations.includes(id));",
+    "return true;",
+  ),
+  m(
+    "remedied by no repair that is struck out",
+    FOLD,
+    '!isStruck && event.on === "repair"',
+    'event.on === "repair"',
+  ),
+  m("a finding explains only what it can do", FOLD, "if (!isReason) return danger;", ""),
+  m(
+    "a run made without its grant closes nothing",
+    "src/log/kinds/acceptance-run/energy.ts",
+    'isClean && taken === "afterwards" ? []',
+    "!isClean && isClean ? []",
+  ),
+  m(
+    "a leakage read without its grant closes nothing",
+    "src/log/kinds/reading/energy.ts",
+    "...(isWorthless ? [] :",
+    "...(isWorthless && false ? [] :",
+  ),
+  m(
+    "a struck line keeps what it took away",
+    STRIKES,
+    "isSlip(entry, strikeOf.get(seq), own) ? [] : own.flatMap(leftOf)",
+    "isSlip(entry, strikeOf.get(seq), own) ? [] : []",
+  ),
+  m(
+    "a shock, smoke, water or a trip is never a slip",
+    STRIKES,
+    '(event.event === "danger" && isNeverMistaken(event.kind))',
+    "false",
+  ),
+];
+
+const WORDS: readonly Mutation[] = [
+  m(
+    "a run made without its grant never counts for repaired",
+    WORD,
+    "seq > view.lastChangeSeq && !view.live.withoutGrant.includes(seq)",
+    "seq > view.lastChangeSeq",
+  ),
+  m(
+    "a failed run and a clean one with nothing done between is not explained",
+    WORD,
+    'since.some(({ result }) => result !== "gone") ? ["run-not-explained"] : []',
+    'since.some(({ result }) => result !== "gone") ? [] : []',
+  ),
+  m(
+    "a run is taken back by what stalls or hurts after it",
+    WORD,
+    'if (view.live.stalledSeq > last.seq) return ["run-taken-back"];',
+    "",
+  ),
+  m(
+    "a run is as long as what it claims",
+    WORD,
+    "return minutes * 60 >= limitOf(limits, LEAST[circumstance]).value;",
+    "return minutes * 60 >= limitOf(limits, LEAST[circumstance]).value * 0;",
+  ),
+  m("a danger that forbids use is “do not use”", WORD, "if (isForbidden ||", "if ("),
+  m("“repaired” is not said while a danger keeps it back", WORD, "...dangerCodes(view),", ""),
+];
+
+/** Each rule, opener and closer, broken once. */
+export const MUTATIONS: readonly Mutation[] = [...ENERGY, ...GRANT, ...OPENERS, ...CLOSERS, ...WORDS];
