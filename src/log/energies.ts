@@ -1,6 +1,6 @@
 import type { Entry } from "@/core/job/log/entry";
 import { struckSeqs } from "@/core/job/log/lines";
-import { SLIP_MS } from "@/core/job/log/strike";
+import { isWithinSlip } from "@/core/job/log/strike";
 import type { Fault, Knowledge } from "@/core/knowledge/types";
 import { isNeverMistaken } from "@/core/safety/dangers/danger";
 import { type EnergyLine, tellsOfPower } from "@/core/safety/energy";
@@ -43,7 +43,7 @@ function leftOf(event: LineEvent): readonly LineEvent[] {
 
 /** Struck out at once, as slips are: as if it had never been, but for what cannot have been a slip. */
 function isSlip(entry: Entry, strike: Entry | undefined, own: readonly LineEvent[]): boolean {
-  if (!strike || Date.parse(strike.at) - Date.parse(entry.at) > SLIP_MS) return false;
+  if (!strike || !isWithinSlip(entry.at, strike.at)) return false;
   return !own.some(
     (event) =>
       event.event === "stored-volts" ||

@@ -53,7 +53,7 @@ export interface Standing extends Pick<JobView, Whole> {
   readonly runs: readonly (Pick<AcceptanceRun, "result" | "circumstance" | "minutes" | "figures"> & {
     readonly seq: number;
   })[];
-  readonly signedOff: Pick<NonNullable<JobView["signedOff"]>, "word" | "seq" | "at"> | null;
+  readonly signedOff: Pick<NonNullable<JobView["signedOff"]>, "word" | "seq" | "at" | "byDangers"> | null;
   /** The last time it came back after it was signed off. */
   readonly reopened: Pick<Placed, "seq"> | null;
   readonly ownerSaid: Pick<NonNullable<JobView["ownerSaid"]>, "answer" | "leadsTo" | "byDay" | "seq"> | null;
@@ -148,7 +148,12 @@ export function standingOf(view: JobView): Standing {
       minutes,
       figures,
     })),
-    signedOff: signedOff && { seq: signedOff.seq, at: signedOff.at, word: signedOff.word },
+    signedOff: signedOff && {
+      seq: signedOff.seq,
+      at: signedOff.at,
+      word: signedOff.word,
+      byDangers: signedOff.byDangers,
+    },
     followUps: view.followUps.map(
       ({ seq: line, what, about, condition, onDay, belowCelsius, afterHours, done }) => ({
         seq: line,
@@ -164,11 +169,15 @@ export function standingOf(view: JobView): Standing {
   };
 }
 
-/** What forbids its use and was written down after the machine was signed off. */
+/**
+ * Whether something forbids its use that did not as the machine was signed off: opened since, or open again because a line
+ * that had closed it was struck out.
+ */
 export function hasDangerSince(view: Pick<Standing, "signedOff" | "live">): boolean {
-  const signedSeq = view.signedOff?.seq;
-  if (signedSeq === undefined) return false;
-  return withholding(view.live.dangers, "use").some(({ openedBy }) => openedBy > signedSeq);
+  const { signedOff, live } = view;
+  if (signedOff === null) return false;
+  const wasClean = signedOff.byDangers && signedOff.word !== "do-not-use";
+  return withholding(live.dangers, "use").some(({ openedBy }) => wasClean || openedBy > signedOff.seq);
 }
 
 /**

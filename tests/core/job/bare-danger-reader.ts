@@ -12,6 +12,12 @@ export function bareDangers(entries: readonly Entry[]): readonly Bare[] {
   return new Reader(entries, dead).read();
 }
 
+/** Within the seconds of undo; a clock that was set back says nothing. */
+function isSoon(entry: Entry, strike: Entry): boolean {
+  const since = Date.parse(strike.at) - Date.parse(entry.at);
+  return since >= 0 && since <= SLIP_MS;
+}
+
 class Reader extends BareList {
   private readonly chosen = new Set<string>();
   private readonly off = new Map<number, { what: string; sort: string; count: number; back: number }>();
@@ -33,7 +39,7 @@ class Reader extends BareList {
   read(): readonly Bare[] {
     for (const entry of this.entries) {
       const strike = this.dead.get(entry.seq);
-      if (strike) this.struckLine(entry, Date.parse(strike.at) - Date.parse(entry.at) <= SLIP_MS);
+      if (strike) this.struckLine(entry, isSoon(entry, strike));
       else this.line(entry);
     }
     return this.list;

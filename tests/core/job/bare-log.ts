@@ -68,7 +68,8 @@ export function takingAway(entries: readonly Entry[]): Entry[] {
   return entries.filter((entry) => {
     const strike = struck.get(entry.seq);
     if (!strike) return true;
-    return isNeverSlip(entry) || Date.parse(strike.at) - Date.parse(entry.at) > SLIP_MS;
+    const since = Date.parse(strike.at) - Date.parse(entry.at);
+    return isNeverSlip(entry) || since < 0 || since > SLIP_MS;
   });
 }
 

@@ -100,6 +100,8 @@ describe(`a walk of ${STEPS} actions over the bench state and the guards`, () =>
       for (let step = 0; step < STEPS; step += 1) {
         if (walk.entries.length > LINES_A_JOB) walk = newJob(walk.clock);
         walk.clock += chance(0.1) ? 40 * 60_000 : Math.floor(next() * 90_000);
+        // Somebody sets the clock back.
+        if (chance(0.01)) walk.clock -= 60 * 60_000;
         const by = chance(0.9) ? PEOPLE[0] : PEOPLE[1];
         if (chance(0.03)) delete walk.watches[by];
         if (chance(0.02)) walk.shop = setUp(walk.shop);

@@ -173,6 +173,23 @@ describe("what was told or seen", () => {
   });
 });
 
+describe("what was plainly seen as it was mended", () => {
+  it("is a finding: its look is owed again, and it is a reason for what happened", () => {
+    const line: Line = [
+      "intervention",
+      {
+        label: "Cord fitted",
+        faultIds: ["cord-broken"],
+        success: 0.9,
+        seen: { moveId: "look-cord", outcomeId: "damaged" },
+        part: "same",
+      },
+    ];
+    expect(open(took(), told({ signs: ["tingle"] }), line)).toEqual(["told-tingle, mended", "cord, mended"]);
+    expect(open(...START, line, passed("look-and-cord"))).toEqual([]);
+  });
+});
+
 describe("a strike", () => {
   const at = (seconds: number, ...lines: readonly Line[]): string[] => {
     const log = logOf(...START, ...lines);
@@ -186,6 +203,7 @@ describe("a strike", () => {
   it("of a slip within eight seconds is as if it had never been; never of smoke or a shock", () => {
     expect(at(7, failed("insulation"), struck(3, "slip"))).toEqual([]);
     expect(at(9, failed("insulation"), struck(3, "slip"))).toEqual(["insulation"]);
+    expect(at(-3600, failed("insulation"), struck(3, "slip"))).toEqual(["insulation"]);
     expect(at(7, happened("smell"), struck(3, "slip"))).toEqual([]);
     expect(at(7, happened("smoke"), struck(3, "slip"))).toEqual(["smoke"]);
     expect(at(7, told({ signs: ["tingle"] }), struck(3, "slip"))).toEqual(["told-tingle"]);

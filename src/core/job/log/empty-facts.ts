@@ -32,4 +32,10 @@ export const EMPTY_FOLLOW_UP_FACTS = {
 
 export const EMPTY_OWNER_FACTS = { priceMinor: null, byDay: null, leadsTo: "", words: "" } as const;
 
-export const EMPTY_BILL_FACTS = { discountMinor: 0, taxMinor: 0, isFree: false, leftOut: "" } as const;
+export const EMPTY_BILL_FACTS = {
+  discountMinor: 0,
+  taxMinor: 0,
+  isFree: false,
+  leftOut: "",
+  byDangers: true,
+} as const;

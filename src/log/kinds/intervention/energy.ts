@@ -2,8 +2,10 @@ import type { Entry } from "@/core/job/log/entry";
 import { ofKind } from "@/core/job/log/lines";
 import { RUN } from "@/core/safety/dangers/danger";
 import type { DangerEvent, Proof } from "@/core/safety/energy-event";
-import { testOf } from "../../danger-events";
+import { spokeOf, testOf } from "../../danger-events";
 import type { EnergyContext, EnergyOf } from "../../energy-of";
+import { explainedOf } from "../../explained-of";
+import type { Payloads } from "../../schemas";
 
 const ALL: readonly Proof[] = ["look", "earth", "insulation"];
 /** Stations of parts that keep people from harm and have a reading of their own. */
@@ -71,17 +73,25 @@ function renewed(faultIds: readonly string[], context: EnergyContext): DangerEve
   }));
 }
 
+/** What was plainly seen as it was mended is a finding like any other: its look is owed again. */
+function seenOf(seen: Payloads["intervention"]["seen"], context: EnergyContext): readonly DangerEvent[] {
+  const move = seen && context.moves.get(seen.moveId);
+  if (!seen || !move) return [];
+  return [...spokeOf(move, seen.outcomeId, context), ...explainedOf(move.id, seen.outcomeId, context)];
+}
+
 /**
  * Work owes only what it can spoil, by the stations it was done on; work that names no fault owes all. It mends its faults,
  * and a consequence mends nothing but itself.
  */
-export const energy: EnergyOf<"intervention"> = ({ faultIds }, context, earlier) => {
+export const energy: EnergyOf<"intervention"> = ({ faultIds, seen }, context, earlier) => {
   const { faults, stations } = context;
   const own = faultIds.map((id) => faults.get(id)?.station ?? "");
   const spoils = own.map((id) => stations.get(id)?.spoils ?? ALL);
   const owed = spoils.length === 0 ? ALL : ALL.filter((proof) => spoils.some((one) => one.includes(proof)));
   const mends = faultIds.filter((id) => faults.get(id)?.isConsequence !== true);
   return [
+    ...seenOf(seen, context),
     { event: "worked", spoils: owed, on: "repair", mends, stations: [...new Set(own)] },
     ...rootOpen(faultIds, faults, earlier),
     ...renewed(faultIds, context),

@@ -24,6 +24,7 @@ export const complete: Completion<"signed-off"> = (draft, { view, shop }) => {
     unproven,
     labourMinor,
     taxMinor,
+    byDangers: true,
   };
   return ok({ payload });
 };

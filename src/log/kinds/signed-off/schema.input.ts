@@ -6,7 +6,7 @@ import { type Upcaster, withFields } from "../../versions";
 /** What left the shop, and what may be said of it. Money in minor units. */
 export const schema = strictObject({
   word: oneOf("Word", ["repaired", "not-yet-proven", "not-repaired", "do-not-use"]),
-  unproven: yup.array(yup.string().required().max(60)).label("Unproven").required().max(20),
+  unproven: yup.array(yup.string().required().max(60)).label("Unproven").required().max(60),
   minutes: finiteNumber().label("Minutes charged").required().min(0).max(100_000),
   labourMinor: money("Labour"),
   partsMinor: money("Parts"),
@@ -19,6 +19,8 @@ export const schema = strictObject({
   isFree: yup.boolean().label("No charge").required(),
   /** What was agreed and not done. */
   leftOut: text("What was left out", 500),
+  /** The word was given by the list of dangers; not so before there was one. */
+  byDangers: yup.boolean().label("By the list of dangers").required(),
 });
 
 /** What a screen posts; the server completes it. */
@@ -33,4 +35,5 @@ export const draft = strictObject({
 
 export const versions: readonly Upcaster[] = [
   withFields({ discountMinor: 0, taxMinor: 0, isFree: false, leftOut: "" }),
+  withFields({ byDangers: false }),
 ];

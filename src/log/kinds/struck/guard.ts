@@ -1,6 +1,6 @@
 import type { Entry } from "@/core/job/log/entry";
 import { struckSeqs } from "@/core/job/log/lines";
-import { isNeverSlip, needsReason, SLIP_MS, STRIKE_REASONS } from "@/core/job/log/strike";
+import { isNeverSlip, isWithinSlip, needsReason, SLIP_MS, STRIKE_REASONS } from "@/core/job/log/strike";
 import { type Issue, issue } from "@/core/result";
 import type { Danger } from "@/core/safety/dangers/danger";
 import type { Guard, GuardContext } from "../../guard";
@@ -40,7 +40,7 @@ function dependants(entries: readonly Entry[], target: Entry): number[] {
 function notASlip(target: Entry, now: string, dangers: readonly Danger[]): string | undefined {
   if (isNeverSlip(target.seq, dangers))
     return `A shock, smoke, water, a trip or volts stand in line ${target.seq}: one tap does not take that back. Strike it out in the list, with the reason; what it opened stays open.`;
-  if (Date.parse(now) - Date.parse(target.at) <= SLIP_MS) return undefined;
+  if (isWithinSlip(target.at, now)) return undefined;
   return `Line ${target.seq} has stood for more than ${SLIP_MS / 1000} s: strike it out in the list, with the reason.`;
 }
 
