@@ -229,8 +229,8 @@ const CLOSERS: readonly Mutation[] = [
   m(
     "closed as misread only with nothing worked on between",
     FOLD,
-    "passes: 0, remediedBy: isRemedy",
-    "remediedBy: isRemedy",
+    "passes: 0, remediedBy: isRemedy ? seq : before",
+    "remediedBy: isRemedy ? seq : before",
   ),
   m(
     "closed by a run only once the remedy is made",

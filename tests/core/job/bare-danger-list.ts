@@ -30,6 +30,10 @@ export class BareList {
       ? undefined
       : this.list.find((one) => one.open && one.kind === kind && one.place === place);
     if (same && struck) return;
+    if (same && kind.startsWith("told-")) {
+      same.struck = false;
+      return;
+    }
     this.list = this.list.filter((one) => one !== same);
     this.list.push({
       kind,
@@ -51,6 +55,11 @@ export class BareList {
       if (one.mended || (one.struck && !NEVER_MISREAD.includes(one.kind) && one.passes >= 2))
         one.open = false;
     }
+  }
+
+  /** It was away: nobody saw it run with what was mended before. */
+  protected wasAway(): void {
+    for (const one of this.list) if (one.open && one.test === "run") one.mended = false;
   }
 
   protected work(): void {

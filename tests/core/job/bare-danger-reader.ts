@@ -76,6 +76,7 @@ class Reader extends BareList {
       this.opensOfWork(payload.faultIds, seq, true);
     }
     if (kind === "reopened" || kind === "unreadable") this.work();
+    if (kind === "reopened") this.wasAway();
     if (kind === "removed" && this.isWork(payload.sort)) this.work();
     if (kind === "refitted") this.refit(payload, seq, true);
     if (kind === "part-chosen" && payload.fit === "temporary")
@@ -117,6 +118,7 @@ class Reader extends BareList {
         break;
       case "reopened":
         this.work();
+        this.wasAway();
         this.doubt();
         this.mendedBefore = new Set();
         break;

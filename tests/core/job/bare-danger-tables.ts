@@ -14,7 +14,7 @@ export interface Bare {
   readonly test: string;
   mended: boolean;
   passes: number;
-  readonly struck: boolean;
+  struck: boolean;
   open: boolean;
 }
 

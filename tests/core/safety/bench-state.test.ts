@@ -282,6 +282,20 @@ describe("what lapses", () => {
     expect(plugged.stored).toEqual([{ id: "start", clip: true, at: T0 }]);
   });
 
+  it("volts come before claims: a charge that was read takes back that nothing stores", () => {
+    const unknown = benchMachine({ family: "not-known", stores: ["any"] });
+    const any = (read: number): BenchEvent => ({
+      event: "stored-volts",
+      id: "any",
+      volts: read,
+      dielectric: "not-known",
+    });
+    const claimed = stateAfter(unknown, OUT, { event: "nothing-stores", why: "a coil" });
+    expect(chargeState(claimed, "any", T0, LIMITS)).toBe("none");
+    const read = stateAfter(unknown, OUT, { event: "nothing-stores", why: "a coil" }, any(90), any(0.2));
+    expect(chargeState(read, "any", T0, LIMITS)).toBe("once");
+  });
+
   it("a clip left on does not lapse", () => {
     const state = stateAfter(CARDER, OUT, DRAINED, { event: "stored-clip", id: "start" });
     expect(gapsFor(state, "hands-inside", CARDER, minutes(600), LIMITS)).toEqual([]);

@@ -152,6 +152,19 @@ describe("what was told or seen", () => {
     expect(open(...done, happened("smoke"), ran())).toEqual(["told-smoke", "smoke"]);
   });
 
+  it("told once more in other words is as it was; come back, what was mended before is to be seen again", () => {
+    const mendedSmoke = [
+      took(),
+      told({ signs: ["smoke"] }),
+      answer("turn-shaft-load-off", "locked", "afterwards"),
+      mended("bearing-seized"),
+    ];
+    expect(open(...mendedSmoke, told({ signs: ["smoke"], words: "from the vents" }))).toEqual([
+      "told-smoke, mended",
+    ]);
+    expect(open(...mendedSmoke, SIGNED, ["reopened", { why: "back" }])).toEqual(["told-smoke"]);
+  });
+
   it("a mended danger grants the one run that closes it, and nothing measured live", () => {
     const lines: readonly Line[] = [
       took(),

@@ -40,6 +40,8 @@ function opened(
   const same = HAPPENED.has(kind) ? undefined : dangers.find(isSame);
   // A line that was struck out takes nothing from one that stands.
   if (same && isStruck) return dangers;
+  // Told once more, in other words, it is as it was: what was found and mended since stays.
+  if (same && isTold(kind)) return dangers.map((one) => (one === same ? { ...one, isStruck } : one));
   const fresh: Danger = {
     kind,
     place,
@@ -65,7 +67,10 @@ function worked(danger: Danger, event: Worked, seq: number, isStruck: boolean): 
   if (!isOpen(danger)) return danger;
   const isRemedy =
     !isStruck && event.on === "repair" && danger.remedies.some((remedy) => isMade(remedy, event));
-  return { ...danger, passes: 0, remediedBy: isRemedy ? seq : danger.remediedBy };
+  // It was away: whatever was mended before, nobody saw it run.
+  const wasAway = event.on === "reopened" && danger.test === RUN;
+  const before = wasAway ? 0 : danger.remediedBy;
+  return { ...danger, passes: 0, remediedBy: isRemedy ? seq : before };
 }
 
 /** The same test, passed: after the remedy it closes, and twice without one where the first was struck out as misread. */
