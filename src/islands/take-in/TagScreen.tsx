@@ -1,6 +1,7 @@
 import type { JobView } from "@/core/job/log/view";
 import { isNotToBeUsed } from "@/core/job/sign-off/word-now";
 import { dayIn, formatDay } from "@/core/quantity/format";
+import { withholding } from "@/core/safety/dangers/danger";
 import type { Shop } from "@/core/shop/shop";
 import { withShop } from "../frame/with-shop";
 
@@ -25,7 +26,8 @@ function DoNotUse() {
 /** The tag of a machine: its number, and a code that opens its job. Printed on card, cut out, tied on. */
 export const TagScreen = withShop(function TagScreen({ job, ownerName, shop, code }: TagProps) {
   const { takenIn } = job;
-  const isUnsafe = isNotToBeUsed(job, shop);
+  // Also while it waits on the bench: whoever comes by reads the tag, not the job.
+  const isUnsafe = isNotToBeUsed(job, shop) || withholding(job.live.dangers, "use").length > 0;
   return (
     <main className="px-4 py-4">
       <p className="no-print mb-4 flex flex-wrap gap-3">
