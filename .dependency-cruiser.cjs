@@ -92,7 +92,7 @@ module.exports = {
     allow(
       "^src/log/kinds/([^/]+)/(schema\\.input|guard)\\.ts$",
       core(""),
-      "^src/log/(versions|pin\\.input|guard|guard-bench|guard-pin)\\.ts$",
+      "^src/log/(versions|pin\\.input|carried\\.input|guard|guard-bench|guard-pin|schemas)\\.ts$",
       "^src/log/kinds/$1/",
       YUP,
       external("pluralize"),
@@ -100,14 +100,14 @@ module.exports = {
     allow(
       "^src/log/kinds/([^/]+)/complete\\.ts$",
       core(""),
-      "^src/log/(completion|no-such-repair|schemas)\\.ts$",
+      "^src/log/(carried\\.input|completion|no-such-repair|schemas|tells-danger)\\.ts$",
       "^src/log/kinds/$1/",
       "^src/words/",
     ),
     allow(
       "^src/log/kinds/([^/]+)/energy\\.ts$",
       core(""),
-      "^src/log/(energy-of|live-events|work-on|schemas)\\.ts$",
+      "^src/log/(carried\\.input|contradiction|danger-events|energy-of|explained-of|happened|live-events|work-on|schemas)\\.ts$",
     ),
     allow(
       "^src/log/kinds/([^/]+)/view\\.ts$",

@@ -1,6 +1,6 @@
 import type { Entry } from "@/core/job/log/entry";
 import { struckSeqs } from "@/core/job/log/lines";
-import { isWithinSlip } from "@/core/job/log/strike";
+import { isWithinSlip } from "@/core/job/log/strike-reasons";
 import type { Fault, Knowledge } from "@/core/knowledge/types";
 import { isNeverMistaken } from "@/core/safety/dangers/danger";
 import { type EnergyLine, tellsOfPower } from "@/core/safety/energy";

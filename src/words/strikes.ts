@@ -1,5 +1,5 @@
 import type { Payloads } from "@/core/job/log/entry";
-import type { StrikeReason } from "@/core/job/log/strike";
+import type { StrikeReason } from "@/core/job/log/strike-reasons";
 import { inSentence } from "./in-sentence";
 
 /** Why a line was struck out, in words; empty where nothing was said. */

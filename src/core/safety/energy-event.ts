@@ -1,9 +1,7 @@
 import type { Incident } from "../knowledge/move-page.input";
 import type { BenchEvent } from "./bench-event.input";
 import type { DangerKind, Remedy } from "./dangers/danger";
-
-/** What a dead check proves, and what work can spoil. */
-export type Proof = "look" | "earth" | "insulation";
+import type { Proof } from "./proof";
 
 /** What must be in before power because of what was told. */
 export type Before = Proof | "look-inside";

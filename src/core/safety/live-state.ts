@@ -1,5 +1,6 @@
 import type { Danger } from "./dangers/danger";
-import type { Proof, ProofEvent, WorkedOn } from "./energy-event";
+import type { ProofEvent, WorkedOn } from "./energy-event";
+import type { Proof } from "./proof";
 
 /** What the log proves of the machine, and what about it can hurt. Lists, since it goes to screens as JSON. */
 export interface LiveState {

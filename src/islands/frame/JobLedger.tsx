@@ -1,5 +1,6 @@
 import { useState } from "react";
-import { needsReason, type StrikeReason } from "@/core/job/log/strike";
+import { needsReason } from "@/core/job/log/strike";
+import type { StrikeReason } from "@/core/job/log/strike-reasons";
 import type { JobView, LedgerLine } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
 import { formatInstant } from "@/core/quantity/format";

@@ -1,6 +1,6 @@
 import { useStore } from "@nanostores/react";
 import { useEffect, useState } from "react";
-import { SLIP_MS } from "@/core/job/log/strike";
+import { SLIP_MS } from "@/core/job/log/strike-reasons";
 import type { JobView } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
 import type { Shop } from "@/core/shop/shop";

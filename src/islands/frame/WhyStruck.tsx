@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { STRIKE_REASONS, type StrikeReason } from "@/core/job/log/strike";
+import { STRIKE_REASONS, type StrikeReason } from "@/core/job/log/strike-reasons";
 import { STRIKE_WORDS } from "@/words/strikes";
 
 interface WhyStruckProps {

@@ -1,8 +1,9 @@
 import { useState } from "react";
 import { EMPTY_REFITTED_FACTS } from "@/core/job/log/empty-facts";
 import type { JobView } from "@/core/job/log/view";
+import { isProtective } from "@/core/job/reassembly/protective";
 import type { ToPutBack } from "@/core/job/reassembly/put-back";
-import { isProtective, type OffLine as Off } from "@/core/job/reassembly/reassembly";
+import type { OffLine as Off } from "@/core/job/reassembly/reassembly";
 import { offWords } from "@/words/put-back";
 import { Problem } from "../fields/Problem";
 import { useAnchored } from "../frame/anchor";

@@ -4,7 +4,7 @@ import {
   EMPTY_REFITTED_FACTS,
   EMPTY_REMOVED_FACTS,
 } from "@/core/job/log/empty-facts";
-import { STRIKE_REASONS } from "@/core/job/log/strike";
+import { STRIKE_REASONS } from "@/core/job/log/strike-reasons";
 import type { JobView } from "@/core/job/log/view";
 import type { BenchEvent } from "@/core/safety/bench-event.input";
 import { openDangers } from "@/core/safety/dangers/danger";

@@ -1,6 +1,6 @@
 import { INCIDENTS, PROTECTIONS } from "../../knowledge/move-page.input";
 import { TOLD } from "../../knowledge/told";
-import type { Proof } from "../energy-event";
+import type { Proof } from "../proof";
 
 /** What an open danger keeps back: hands inside, power, use by anybody, the word "repaired". */
 export type Withheld = "hands" | "power" | "use" | "repaired";

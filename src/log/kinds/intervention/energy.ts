@@ -1,7 +1,8 @@
 import type { Entry } from "@/core/job/log/entry";
 import { ofKind } from "@/core/job/log/lines";
 import { RUN } from "@/core/safety/dangers/danger";
-import type { DangerEvent, Proof } from "@/core/safety/energy-event";
+import type { DangerEvent } from "@/core/safety/energy-event";
+import type { Proof } from "@/core/safety/proof";
 import { spokeOf, testOf } from "../../danger-events";
 import type { EnergyContext, EnergyOf } from "../../energy-of";
 import { explainedOf } from "../../explained-of";

@@ -1,5 +1,5 @@
 import { ofKind } from "@/core/job/log/lines";
-import { isProtective } from "@/core/job/reassembly/reassembly";
+import { isProtective } from "@/core/job/reassembly/protective";
 import type { DangerEvent } from "@/core/safety/energy-event";
 import type { EnergyOf } from "../../energy-of";
 import { workOn } from "../../work-on";

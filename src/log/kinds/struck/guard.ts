@@ -1,6 +1,7 @@
 import type { Entry } from "@/core/job/log/entry";
 import { struckSeqs } from "@/core/job/log/lines";
-import { isNeverSlip, isWithinSlip, needsReason, SLIP_MS, STRIKE_REASONS } from "@/core/job/log/strike";
+import { isNeverSlip, needsReason } from "@/core/job/log/strike";
+import { isWithinSlip, SLIP_MS, STRIKE_REASONS } from "@/core/job/log/strike-reasons";
 import { type Issue, issue } from "@/core/result";
 import type { Danger } from "@/core/safety/dangers/danger";
 import type { Guard, GuardContext } from "../../guard";

@@ -1,6 +1,6 @@
 import * as yup from "yup";
 import { oneOf, text, wholeNumber } from "@/core/fields.input";
-import { STRIKE_REASONS } from "@/core/job/log/strike";
+import { STRIKE_REASONS } from "@/core/job/log/strike-reasons";
 import { strictObject } from "@/core/validate";
 import { type Upcaster, withFields } from "../../versions";
 

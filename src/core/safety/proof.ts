@@ -1,0 +1,2 @@
+/** What a dead check proves, and what work can spoil. */
+export type Proof = "look" | "earth" | "insulation";
