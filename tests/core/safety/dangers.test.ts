@@ -95,6 +95,7 @@ describe("a failed test", () => {
       "mended, and the move that is the same test passed",
       [failed("earth-continuity"), mended("earth-lost"), answer("earth-ohms", "good")],
     ],
+    ["leakage mended, and read small with its grant", [failed("leakage"), mended("damp"), passed("leakage")]],
     ["plain ohms by an insulation tester", [failed("ohms-to-metal"), mended("damp"), passed("insulation")]],
     [
       "struck as misread, and the same test passed twice",
@@ -102,6 +103,19 @@ describe("a failed test", () => {
     ],
   ])("is closed: %s", (_, lines) => {
     expect(open(...START, ...lines)).toEqual([]);
+  });
+});
+
+describe("a leakage that was large", () => {
+  const leakage = (taken: "now" | "afterwards"): Line => [
+    "reading",
+    { ...check("leakage"), taken } as Payloads["reading"],
+  ];
+
+  it("is closed by the same current read with its grant, never by one that was read without", () => {
+    const lines = [...START, failed("leakage"), mended("damp")];
+    expect(open(...lines, leakage("afterwards"))).toEqual(["insulation, mended"]);
+    expect(open(...lines, leakage("now"))).toEqual([]);
   });
 });
 
