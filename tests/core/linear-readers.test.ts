@@ -99,6 +99,6 @@ describe("time to read a text grows no faster than the text", () => {
       for (const one of text) for (const other of text) if (one === other) count += 1;
       return count;
     };
-    expect(growth(square, "a".repeat(1_000), "a".repeat(10_000))).toMatch(/ms, then/);
+    expect(growth(square, "a".repeat(300), "a".repeat(3_000))).toMatch(/ms, then/);
   });
 });
