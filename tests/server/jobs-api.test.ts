@@ -190,6 +190,12 @@ describe("keeping an entry", () => {
     expect(kept.body.bench).toMatchObject({ plug: "plugged-in", stored: [] });
   });
 
+  it("is kept whatever the person is called", async () => {
+    const id = await newJob();
+    for (const [index, by] of ["valueOf", "constructor", "__proto__"].entries())
+      expect((await post(id, { ...draft(2 + index, "note", { text: "x" }), by })).status, by).toBe(200);
+  });
+
   it("strikes out and restores", async () => {
     const id = await newJob();
     await post(id, draft(2, "reading", READING));
