@@ -100,7 +100,7 @@ module.exports = {
     allow(
       "^src/log/kinds/([^/]+)/complete\\.ts$",
       core(""),
-      "^src/log/(carried\\.input|completion|no-such-repair|schemas|tells-danger)\\.ts$",
+      "^src/log/(carried-of|completion|no-such-repair|schemas|tells-danger)\\.ts$",
       "^src/log/kinds/$1/",
       "^src/words/",
     ),

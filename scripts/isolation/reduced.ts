@@ -98,6 +98,7 @@ function movesFrom(random: SeededRandom, hasAccess: boolean): Move[] {
     touches: ["past" as const],
     power: "off" as const,
     speaksOf: [],
+    stalls: [],
     stops: {},
     ...(hasAccess && index % 2 === 0 ? { access: `cover-${index % 4}` } : {}),
     families: [FAMILY],

@@ -151,7 +151,7 @@ const OPENERS: readonly Mutation[] = [
   m(
     "opened: a test or a look that fails",
     DANGER_EVENTS,
-    '{ event: "danger", kind, place: test, remedies, test },',
+    '{ event: "danger", kind, place, remedies, test },',
     "",
   ),
   m(
@@ -194,8 +194,8 @@ const OPENERS: readonly Mutation[] = [
   m(
     "opened: volts read where none should be",
     ENERGY_DANGERS,
-    "return isDead ? closes(kind, place) : opens(kind, place);",
-    "return closes(kind, place);",
+    "if (!isDead) return [opens(kind, place)];",
+    "",
   ),
   m("opened: power with a clip on", ENERGY_DANGERS, "return underClip(bench);", "return [];"),
   m(

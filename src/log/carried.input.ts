@@ -1,10 +1,10 @@
 import * as yup from "yup";
 import { oneOf } from "@/core/fields.input";
-import { DANGER_KINDS, type Danger, openDangers, type Remedy } from "@/core/safety/dangers/danger";
+import { DANGER_KINDS, type Danger, type Remedy } from "@/core/safety/dangers/danger";
+import { PROOFS, type Proof } from "@/core/safety/proof";
 import { strictObject } from "@/core/validate";
 
 const ids = () => yup.array(yup.string().required().max(60)).required().max(300);
-const PROOFS = ["look", "earth", "insulation"] as const;
 
 /** Dangers that came in with a machine from its earlier visit, as they stood open then. */
 export const carried = () =>
@@ -18,6 +18,8 @@ export const carried = () =>
         faults: ids(),
         stations: ids(),
         spoils: yup.array(oneOf("Proof", PROOFS)).required().max(9),
+        /** Mended on that visit, and not tried. */
+        isMended: yup.boolean().label("Mended").required(),
       }).required(),
     )
     .required()
@@ -29,7 +31,8 @@ export interface Carried {
   readonly test: string;
   readonly faults: readonly string[];
   readonly stations: readonly string[];
-  readonly spoils: readonly (typeof PROOFS)[number][];
+  readonly spoils: readonly Proof[];
+  readonly isMended: boolean;
 }
 
 /** What mends a danger that came in with the machine. */
@@ -42,25 +45,5 @@ export function remediesOf({ kind, faults, stations, spoils }: Carried): readonl
   ];
 }
 
-/** Dangers of this visit alone: lines, charge and clips of the bench. */
-const STAYS: ReadonlySet<Danger["kind"]> = new Set<Danger["kind"]>([
-  "live",
-  "charged",
-  "clip-under-power",
-  "left-plugged-in",
-  "contradiction",
-]);
-
-/** What stands open on a machine that leaves, as it comes in again. */
-export function carriedOf(dangers: readonly Danger[]): readonly Carried[] {
-  return openDangers(dangers)
-    .filter(({ kind }) => !STAYS.has(kind))
-    .map(({ kind, place, test, remedies }) => ({
-      kind,
-      place,
-      test,
-      faults: remedies.flatMap((one) => (typeof one === "object" && "faults" in one ? one.faults : [])),
-      stations: remedies.flatMap((one) => (typeof one === "object" && "stations" in one ? one.stations : [])),
-      spoils: remedies.flatMap((one) => (typeof one === "object" && "spoils" in one ? [one.spoils] : [])),
-    }));
-}
+/** A guard has another line on each visit: it is known again by what it is called. */
+export const fittedTest = (what: string): string => `fitted:${what.trim().toLowerCase()}`;

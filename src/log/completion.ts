@@ -7,7 +7,6 @@ import type { Knowledge, Limits } from "@/core/knowledge/types";
 import type { Asked } from "@/core/matching/asked.input";
 import type { PartMatch } from "@/core/matching/part-match";
 import type { Result } from "@/core/result";
-import type { Danger } from "@/core/safety/dangers/danger";
 import type { Settings } from "@/core/shop/settings";
 import type { Finding } from "@/core/tools/finding.input";
 import type { ToolCard } from "@/core/tools/tool";
@@ -33,8 +32,8 @@ export interface KeptReading {
 /** What else the server does for an entry: it is handed in, so that the log knows no server. */
 export interface Services {
   jobExists(jobId: number): Promise<boolean>;
-  /** Dangers of another job, open or closed. */
-  dangersOf(jobId: number): Promise<readonly Danger[]>;
+  /** Another job as its log says it, or undefined. */
+  viewOf(jobId: number): Promise<JobView | undefined>;
   ownerExists(ownerId: number): Promise<boolean>;
   /** @returns the size of a picture that lies here, or undefined */
   pictureSize(sha256: string): Promise<{ readonly width: number; readonly height: number } | undefined>;

@@ -1,5 +1,5 @@
 import type { DeadCheck, Fault, Move } from "@/core/knowledge/types";
-import type { Remedy } from "@/core/safety/dangers/danger";
+import { type Remedy, RUN } from "@/core/safety/dangers/danger";
 import type { DangerEvent } from "@/core/safety/energy-event";
 import { HARMS_OF_PROTECTION } from "@/core/safety/explains";
 import { answerKey, type EnergyContext } from "./energy-of";
@@ -23,13 +23,14 @@ function passed(test: string): DangerEvent {
 
 function failed(
   kind: keyof typeof HARMS_OF_PROTECTION,
-  test: string,
+  place: string,
   remedies: readonly Remedy[],
+  test = place,
 ): DangerEvent[] {
   const can = HARMS_OF_PROTECTION[kind];
   return [
     ...remedies.map((remedy): DangerEvent => ({ event: "explained", can, remedy, isOutside: false })),
-    { event: "danger", kind, place: test, remedies, test },
+    { event: "danger", kind, place, remedies, test },
   ];
 }
 
@@ -47,7 +48,7 @@ function remediesOf(faults: readonly Fault[], stations: readonly string[] | unde
 
 /** What an answer says of protections: failed it is a danger and a reason, passed it is the test that closes one. */
 export function spokeOf(
-  { id, speaksOf }: Move,
+  { id, speaksOf, power }: Move,
   outcomeId: string,
   context: EnergyContext,
 ): readonly DangerEvent[] {
@@ -56,7 +57,8 @@ export function spokeOf(
   return speaksOf.flatMap((one): readonly DangerEvent[] => {
     if (one.passed.includes(outcomeId)) return [passed(test)];
     if (one.of === "own-test" || !one.failed.includes(outcomeId)) return [];
-    return failed(one.of, test, remediesOf(faults, one.stations));
+    // What only a licensed person reads cannot be read again here: a clean run shows it.
+    return failed(one.of, test, remediesOf(faults, one.stations), power === "licensed" ? RUN : test);
   });
 }
 

@@ -5,6 +5,7 @@ import type { Fault, Knowledge } from "@/core/knowledge/types";
 import { isNeverMistaken } from "@/core/safety/dangers/danger";
 import { type EnergyLine, tellsOfPower } from "@/core/safety/energy";
 import type { LineEvent } from "@/core/safety/energy-event";
+import { PROOFS } from "@/core/safety/proof";
 import { answerKey, type EnergyContext, type EnergyOf } from "./energy-of";
 import { FOLDS } from "./folds";
 import type { EntryKind } from "./schemas";
@@ -13,10 +14,7 @@ const DOUBT: readonly LineEvent[] = [{ event: "may-have-had-power" }];
 
 function eventsOf(entry: Entry, context: EnergyContext, earlier: readonly Entry[]): readonly LineEvent[] {
   if (entry.kind === "unreadable")
-    return [
-      ...DOUBT,
-      { event: "worked", spoils: ["look", "earth", "insulation"], on: "machine", mends: [], stations: [] },
-    ];
+    return [...DOUBT, { event: "worked", spoils: PROOFS, on: "machine", mends: [], stations: [] }];
   const energy = FOLDS[entry.kind].energy as EnergyOf<EntryKind> | "nothing";
   return energy === "nothing" ? [] : energy(entry.payload, context, earlier);
 }

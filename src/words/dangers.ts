@@ -57,7 +57,10 @@ export const DANGER_WORDS: Readonly<Record<DangerKind, DangerWords>> = {
     what: "It is said not to stop when switched off.",
     how: "Find the switch or control that stays on and renew it. Then all dead checks, and one clean run.",
   },
-  "left-out": { what: "A guard, cover or other protection was left out.", how: "Fit it, in Put back." },
+  "left-out": {
+    what: "A guard, cover or other protection was left out.",
+    how: "Fit it, and write it down as back on in Put back.",
+  },
   renewed: {
     what: "A part that protects was worked on, and not tried since.",
     how: "Take its own reading again, unplugged.",

@@ -86,6 +86,8 @@ export const movePage = strictObject({
     )
     .optional()
     .default(undefined),
+  /** Answers under power that say it does not do what it should: whatever a run said before is taken back. */
+  stalls: yup.array(yup.string().required()),
   /** Answers under power after which there is no power until a finding explains them. */
   stops: optionalTable(oneOf(INCIDENTS)),
   /** The first case that holds decides. Each gives chances that sum to one, with what nobody judged as `unjudged`. */
@@ -139,7 +141,15 @@ export interface Move
   extends Readonly<
     Omit<
       MovePage,
-      "stations" | "hazardMinutes" | "pitfalls" | "settledBy" | "speaksOf" | "stops" | "cases" | "number"
+      | "stations"
+      | "hazardMinutes"
+      | "pitfalls"
+      | "settledBy"
+      | "speaksOf"
+      | "stalls"
+      | "stops"
+      | "cases"
+      | "number"
     >
   > {
   readonly id: string;
@@ -149,6 +159,7 @@ export interface Move
   readonly needs: BenchNeed;
   readonly power: PowerUse;
   readonly speaksOf: readonly Speaks[];
+  readonly stalls: readonly string[];
   readonly stops: Readonly<Record<string, Incident>>;
   readonly hazardMinutes: number;
   readonly pitfalls: readonly string[];
@@ -208,6 +219,7 @@ export function moveOf(id: string, page: MovePage, covered: readonly string[]): 
     needs: needOf(page.touches),
     power: powerOf(page.touches),
     speaksOf: page.speaksOf ?? [],
+    stalls: page.stalls ?? [],
     stops: page.stops ?? {},
     hazardMinutes: page.hazardMinutes ?? 0,
     pitfalls: page.pitfalls ?? [],

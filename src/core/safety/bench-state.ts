@@ -199,6 +199,11 @@ function storedNone(
   return ok(withStored(state, { id, none: why, at }));
 }
 
+/** Power is on, as far as it was said: what is read meanwhile says nothing of the time after. */
+export function isPowered({ plug, battery }: BenchState): boolean {
+  return plug === "plugged-in" || battery === "in";
+}
+
 /** A reading of volts on what stores; one that is dead counts from the first of its row. */
 function storedVolts(
   state: BenchState,
@@ -217,7 +222,7 @@ function storedVolts(
       recheckAfter: later(at, limitOf(limits, row).value),
       deadSince: isDead ? (before?.deadSince ?? at) : undefined,
       needsTwo: event.dielectric !== "film",
-      whileOn: state.plug === "plugged-in" || state.battery === "in" ? true : undefined,
+      whileOn: isPowered(state) || undefined,
       // Nobody said that the clip came off: it is asked for before power, while the hands go by the volts alone.
       clip: before?.clip,
     }),

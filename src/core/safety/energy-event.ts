@@ -36,6 +36,8 @@ export type DangerEvent =
       readonly place: string;
       readonly remedies: readonly Remedy[];
       readonly test: string;
+      /** It was mended already as it was opened here, on an earlier visit; its test is owed. */
+      readonly isMended?: boolean;
     }
   | Worked
   /** Tests that were passed, each by every name it goes by. */

@@ -1,2 +1,3 @@
 /** What a dead check proves, and what work can spoil. */
-export type Proof = "look" | "earth" | "insulation";
+export const PROOFS = ["look", "earth", "insulation"] as const;
+export type Proof = (typeof PROOFS)[number];

@@ -1,5 +1,6 @@
 import { useStore } from "@nanostores/react";
 import { useEffect, useState } from "react";
+import { isNeverSlip } from "@/core/job/log/strike";
 import { SLIP_MS } from "@/core/job/log/strike-reasons";
 import type { JobView } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
@@ -30,7 +31,9 @@ export function Undo({ job, shop, stage }: UndoProps) {
     return () => clearTimeout(timer);
   }, [kept]);
   const line = job.ledger.find(({ seq, isStruck }) => seq === kept?.seq && !isStruck);
-  const isOffered = isShown && kept?.jobId === job.jobId && line !== undefined;
+  // A shock, smoke, a trip or volts are not taken back at a tap.
+  const isOffered =
+    isShown && kept?.jobId === job.jobId && line !== undefined && !isNeverSlip(line.seq, job.live.dangers);
   useEffect(
     () => (isOffered ? onKey("u", () => void undoLast(job.jobId, stage).then(setProblem)) : undefined),
     [isOffered, job.jobId, stage],

@@ -14,9 +14,9 @@ import type { ShopContext } from "./shop-context";
 export function servicesOn(on: Executor, shopContext: ShopContext): Services {
   return {
     jobExists: (jobId) => jobExists(on, jobId),
-    dangersOf: async (jobId) => {
+    viewOf: async (jobId) => {
       const { knowledge, limits } = shopContext;
-      return (await jobView(on, jobId, { ...knowledge, limits }))?.view.live.dangers ?? [];
+      return (await jobView(on, jobId, { ...knowledge, limits }))?.view;
     },
     ownerExists: async (ownerId) => (await ownerById(on, ownerId)) !== undefined,
     pictureSize: async (sha256) => {

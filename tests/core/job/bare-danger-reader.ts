@@ -1,6 +1,16 @@
 import type { Entry } from "@/core/job/log/entry";
 import { BareList } from "./bare-danger-list";
-import { type Bare, CHECKS, FOUND, GOOD, REASONS, SIGNS, SLIP_MS, TRIPS } from "./bare-danger-tables";
+import {
+  type Bare,
+  CHECKS,
+  FOUND,
+  GOOD,
+  REASONS,
+  SAFE_VOLTS,
+  SIGNS,
+  SLIP_MS,
+  TRIPS,
+} from "./bare-danger-tables";
 
 /** Reads the log from its beginning, each line with what it still says once struck lines are struck. */
 export function bareDangers(entries: readonly Entry[]): readonly Bare[] {
@@ -23,6 +33,7 @@ class Reader extends BareList {
   private readonly off = new Map<number, { what: string; sort: string; count: number; back: number }>();
   private clips = new Set<string>();
   private isPluggedIn = false;
+  private isBatteryIn = false;
   private taken: { readonly isLow: boolean } | undefined;
   private isCarriedIn = false;
   private plateVolts = 0;
@@ -179,8 +190,13 @@ class Reader extends BareList {
       this.doubt();
       return;
     }
+    this.underClips(line);
+    if (this.isOnBattery()) this.isBatteryIn = true;
+    else this.isPluggedIn = true;
+  }
+
+  private underClips(line: number): void {
     for (const id of this.clips) this.open("clip-under-power", id, line, `clip ${id}`, [], true, false);
-    this.isPluggedIn = this.isOnBattery() ? this.isPluggedIn : true;
   }
 
   private isOnBattery(): boolean {
@@ -246,7 +262,7 @@ class Reader extends BareList {
         this.happened(said.what, line, false);
         break;
       case "plugged-in":
-        for (const id of this.clips) this.open("clip-under-power", id, line, `clip ${id}`, [], true, false);
+        this.underClips(line);
         this.isPluggedIn = true;
         break;
       case "not-known":
@@ -261,7 +277,13 @@ class Reader extends BareList {
         this.pass("plug out");
         this.isPluggedIn = false;
         break;
+      case "battery":
+        this.isBatteryIn = said.is === "in";
+        if (this.isBatteryIn) this.underClips(line);
+        break;
       case "stored-volts":
+        // Read while power was on, it is the end of nothing.
+        if ((this.isPluggedIn || this.isBatteryIn) && Math.abs(said.volts) <= SAFE_VOLTS) break;
         this.volts("charged", said.id, said.volts, line, false);
         break;
       case "stored-clip":
@@ -294,7 +316,10 @@ class Reader extends BareList {
     }
     if (struck) return;
     off.back += payload.count ?? off.count;
-    if (off.back >= off.count) this.pass(test);
+    if (off.back >= off.count) {
+      this.pass(test);
+      this.pass(`fitted ${off.what}`);
+    }
   }
 
   private plate(
@@ -342,19 +367,19 @@ class Reader extends BareList {
     const { payload, seq } = entry;
     if (this.isOther(entry)) this.work();
     if (!this.isCarriedIn)
-      for (const { kind, place, test, faults, stations, spoils } of payload.carried)
+      for (const { kind, place, test, faults, stations, spoils, isMended } of payload.carried)
         this.open(
           kind,
           place,
           seq,
-          test,
+          test.replace(/^check:/, "").replace(/^fitted:/, "fitted "),
           [
             ...faults,
             ...stations.map((id) => `station:${id}`),
             ...spoils.map((id) => `spoils:${id}`),
             ...(kind === "told-trip" ? ["any"] : []),
           ],
-          false,
+          isMended || kind === "left-out",
           false,
         );
     this.isCarriedIn = true;

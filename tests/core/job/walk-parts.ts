@@ -1,3 +1,4 @@
+import { EMPTY_PLATE_FACTS } from "@/core/job/log/empty-facts";
 import type { Complaint, Entry, EntryKind, NewEntry, Payloads, TakenIn } from "@/core/job/log/entry";
 import { resolveLimits } from "@/core/knowledge/resolve-limits";
 import type { BenchNeed, PowerUse } from "@/core/knowledge/touches";
@@ -48,9 +49,40 @@ export const WORKS: readonly string[][] = [
   ["brake-drags"],
 ];
 
+const CARRIED: TakenIn["carried"] = [
+  {
+    kind: "told-smoke",
+    place: "door",
+    test: "run",
+    faults: ["bearing-seized"],
+    stations: [],
+    spoils: [],
+    isMended: false,
+  },
+  {
+    kind: "earth",
+    place: "check:earth-continuity",
+    test: "check:earth-continuity",
+    faults: ["earth-lost"],
+    stations: ["supply", "connections"],
+    spoils: [],
+    isMended: true,
+  },
+  {
+    kind: "left-out",
+    place: "fitted:blade guard",
+    test: "fitted:blade guard",
+    faults: [],
+    stations: [],
+    spoils: [],
+    isMended: true,
+  },
+];
+
 export function machine(): TakenIn {
   return {
     ...CARDER,
+    carried: chance(0.1) ? [pick(CARRIED)] : [],
     machine: "Apple press",
     family: chance(0.7) ? pick(["capacitor-start", "universal", "split-phase"]) : pick(FAMILIES),
     protectionClass: pick(["class-1", "class-1", "class-2", "class-3", "battery", "not-known"]),
@@ -90,19 +122,8 @@ export const CHOSEN: Payloads["part-chosen"] = {
 export const CAPACITOR_PLATE: Payloads["nameplate"] = { plate: "capacitor", id: "start", mark: "145-174 μF" };
 
 export function plateOf(volts: string): Payloads["nameplate"] {
-  return {
-    plate: "motor",
-    volts,
-    hertz: "",
-    amps: "",
-    power: "",
-    speed: "",
-    powerIs: "not-said",
-    typeCode: "",
-    duty: "",
-    enclosure: "",
-    text: "",
-  };
+  const unread = { hertz: "", amps: "", power: "", speed: "", text: "" };
+  return { plate: "motor", volts, ...unread, ...EMPTY_PLATE_FACTS };
 }
 
 const STORES = ["start", "run", "bus", "suppressor", "any"] as const;

@@ -1,17 +1,20 @@
 import { describe, expect, it } from "vitest";
-import { EMPTY_BILL_FACTS } from "@/core/job/log/empty-facts";
+import { EMPTY_REFITTED_FACTS } from "@/core/job/log/empty-facts";
 import type { Payloads } from "@/core/job/log/entry";
 import { openDangers } from "@/core/safety/dangers/danger";
+import { carriedOf } from "@/log/carried-of";
 import { check, type Line, logOf, OUT, ran, viewOf } from "../job/entries";
 import {
   answer,
   CHECKED,
   FIT,
   missing,
+  off,
   PLUGGED,
   READY,
   RUN,
   read,
+  SIGNED,
   START,
   told,
   took,
@@ -29,19 +32,6 @@ const struck = (seq: number, reason: Payloads["struck"]["reason"] = "typed-wrong
   { seq, why: "", reason },
 ];
 const happened = (what: "smoke" | "tingle" | "smell"): Line => ["bench-state", { event: "incident", what }];
-const SIGNED: Line = [
-  "signed-off",
-  {
-    word: "not-yet-proven",
-    unproven: [],
-    minutes: 1,
-    labourMinor: 0,
-    partsMinor: 0,
-    watch: "",
-    ...EMPTY_BILL_FACTS,
-  },
-];
-
 const open = (...lines: readonly Line[]): string[] =>
   openDangers(viewOf(logOf(...lines)).live.dangers).map(
     ({ kind, remediedBy, isStruck }) =>
@@ -138,22 +128,32 @@ describe("what was told or seen", () => {
     expect(wordOf(...lines).word).toBe("do-not-use");
   });
 
-  it("goes with the machine into its next visit, and through a reopening", () => {
-    const carried: Payloads["taken-in"]["carried"] = [
-      {
-        kind: "told-smoke",
-        place: "door",
-        test: "run",
-        faults: ["bearing-seized"],
-        stations: [],
-        spoils: [],
-      },
-    ];
-    expect(open(took({ carried }), told())).toEqual(["told-smoke"]);
-    expect(open(took({ carried }), told(), mended("bearing-seized"))).toEqual(["told-smoke, mended"]);
+  it("goes with the machine into its next visit, mended or not, and through a reopening", () => {
+    const next = (...lines: readonly Line[]): Line =>
+      took({ carried: [...carriedOf(viewOf(logOf(...lines)))] });
+    const smoked = next(took(), told({ signs: ["smoke"] }), answer("turn-shaft-load-off", "locked"));
+    expect(open(smoked, told())).toEqual(["told-smoke"]);
+    expect(open(smoked, told(), mended("bearing-seized"))).toEqual(["told-smoke, mended"]);
+    const earth = next(...START, failed("earth-continuity"), mended("earth-lost"));
+    expect(open(earth, told())).toEqual(["earth, mended"]);
+    expect(open(earth, told(), passed("earth-continuity"))).toEqual([]);
+    const bare = next(...START, off("cover", "Blade guard"), [
+      "refitted",
+      { ...EMPTY_REFITTED_FACTS, line: 3, how: "left-out", why: "lost" },
+    ]);
+    // Another part has the line of the guard on this visit.
+    const other: Line = ["refitted", { ...EMPTY_REFITTED_FACTS, line: 3, how: "back" }];
+    expect(open(bare, told(), off("wire", "blue"), other)).toEqual(["left-out, mended"]);
+    expect(open(bare, told(), off("cover", "blade guard"), other)).toEqual([]);
     expect(open(...START, failed("insulation"), SIGNED, ["reopened", { why: "back" }])).toEqual([
       "insulation",
     ]);
+  });
+
+  it("a control that only a licensed person can read is shown by a clean run", () => {
+    const lines = [...START, answer("board-output", "always", "afterwards"), mended("control-shorted")];
+    expect(open(...lines)).toEqual(["runs-on, mended"]);
+    expect(open(...lines, ...CHECKED, PLUGGED, ran())).toEqual([]);
   });
 
   it("smoke is closed by its cause found and mended, and then a clean run; anything but clean takes the remedy back", () => {
@@ -214,6 +214,14 @@ describe("what was plainly seen as it was mended", () => {
     ];
     expect(open(took(), told({ signs: ["tingle"] }), line)).toEqual(["told-tingle, mended", "cord, mended"]);
     expect(open(...START, line, passed("look-and-cord"))).toEqual([]);
+  });
+});
+
+describe("volts read while power was on", () => {
+  it("are the end of no charge", () => {
+    const charged = [...START, ["bench-state", OUT] as const, read(90)];
+    expect(open(...charged, read(0.2))).toEqual([]);
+    expect(open(...charged, PLUGGED, read(0.2))).toEqual(["charged, mended"]);
   });
 });
 

@@ -1,4 +1,4 @@
-import { EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
+import { EMPTY_BILL_FACTS, EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
 import type { Complaint, MoveAnswer, NewEntry, TakenIn } from "@/core/job/log/entry";
 import { signOffWord } from "@/core/job/sign-off/sign-off";
 import { guardEntry } from "@/log/guards";
@@ -40,6 +40,19 @@ export const read = (volts: number, id: "start" | "run" | "bus" | "suppressor" =
 ];
 export const START: readonly Line[] = [took(), told()];
 export const READY: readonly Line[] = [...START, ...CHECKED, PLUGGED];
+
+export const SIGNED: Line = [
+  "signed-off",
+  {
+    word: "not-yet-proven",
+    unproven: [],
+    minutes: 1,
+    labourMinor: 0,
+    partsMinor: 0,
+    watch: "",
+    ...EMPTY_BILL_FACTS,
+  },
+];
 
 /** What is refused of a line now: the codes of what is missing. */
 export function missing(lines: readonly Line[], entry: Line): unknown {

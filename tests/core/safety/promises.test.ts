@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { EMPTY_BILL_FACTS, EMPTY_REFITTED_FACTS } from "@/core/job/log/empty-facts";
+import { EMPTY_REFITTED_FACTS } from "@/core/job/log/empty-facts";
 import { gapsFor } from "@/core/safety/bench-gaps";
 import { check, type Line, logOf, OUT, ran, T0, viewOf } from "../job/entries";
 import { LIMITS } from "../shop-context";
@@ -13,6 +13,7 @@ import {
   READY,
   RUN,
   read,
+  SIGNED,
   START,
   told,
   took,
@@ -250,23 +251,7 @@ describe("live work is earned", () => {
     ],
     [
       "a machine that came back",
-      [
-        ...READY,
-        [
-          "signed-off",
-          {
-            word: "not-yet-proven",
-            unproven: [],
-            minutes: 1,
-            labourMinor: 0,
-            partsMinor: 0,
-            watch: "",
-            ...EMPTY_BILL_FACTS,
-          },
-        ],
-        ["reopened", { why: "hums" }],
-        PLUGGED,
-      ],
+      [...READY, SIGNED, ["reopened", { why: "hums" }], PLUGGED],
       RUN,
       ["dead-checks"],
     ],

@@ -5,14 +5,11 @@ import type { Proof } from "../proof";
 /** What an open danger keeps back: hands inside, power, use by anybody, the word "repaired". */
 export type Withheld = "hands" | "power" | "use" | "repaired";
 
-export const DANGER_KINDS = [
-  ...PROTECTIONS,
-  ...INCIDENTS,
-  ...TOLD,
+/** Work that is its own remedy, and what follows from power and plates: only the test is owed. */
+const ITS_OWN_REMEDY = [
   "left-out",
   "renewed",
   "brake",
-  "root",
   "temporary",
   "asked-anew",
   "live",
@@ -21,6 +18,8 @@ export const DANGER_KINDS = [
   "left-plugged-in",
   "contradiction",
 ] as const;
+
+export const DANGER_KINDS = [...PROTECTIONS, ...INCIDENTS, ...TOLD, "root", ...ITS_OWN_REMEDY] as const;
 export type DangerKind = (typeof DANGER_KINDS)[number];
 
 /** What was done to mend it: a repair of one of these faults, of anything at these stations, or of what can spoil this proof. */
@@ -94,22 +93,8 @@ export const WITHHOLDS: Readonly<Record<DangerKind, readonly Withheld[]>> = {
   contradiction: ["power"],
 };
 
-/** Work that is its own remedy: only its test is still owed. */
-const ITS_OWN_REMEDY: ReadonlySet<DangerKind> = new Set<DangerKind>([
-  "left-out",
-  "renewed",
-  "brake",
-  "temporary",
-  "asked-anew",
-  "live",
-  "charged",
-  "clip-under-power",
-  "left-plugged-in",
-  "contradiction",
-]);
-
 export function isItsOwnRemedy(kind: DangerKind): boolean {
-  return ITS_OWN_REMEDY.has(kind);
+  return ITS_OWN_REMEDY.some((one) => one === kind);
 }
 
 /** What was misread can be read again; these happened, or were told to have. */
@@ -132,7 +117,7 @@ const TRIPS: ReadonlySet<DangerKind> = new Set<DangerKind>(["trip", "residual-tr
 /** A stalled start has two tries; the second trip is one too many. */
 const TRIPS_TOO_MANY = 2;
 
-/** Dangers that stand open, the last first opened last. */
+/** Dangers that stand open, in the order they were opened. */
 export function openDangers(dangers: readonly Danger[]): readonly Danger[] {
   return dangers.filter(({ closedBy }) => closedBy === null);
 }

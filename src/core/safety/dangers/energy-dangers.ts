@@ -1,6 +1,6 @@
 import { limitOf } from "../../knowledge/resolve-limits";
 import type { Limits } from "../../knowledge/types";
-import type { BenchState } from "../bench-state";
+import { type BenchState, isPowered } from "../bench-state";
 import type { DangerEvent, EnergyEvent } from "../energy-event";
 import type { DangerKind } from "./danger";
 
@@ -13,15 +13,22 @@ const closes = (kind: DangerKind, place: string): DangerEvent => ({
   tests: [`${kind}:${place}`],
 });
 
-/** Volts read somewhere: above the limit they are a danger there, at or below it the end of one. */
-function volts(kind: "live" | "charged", place: string, read: number, limits: Limits): DangerEvent {
+/** Volts read somewhere: above the limit they are a danger there, at or below it the end of one, unless power was on. */
+function volts(
+  kind: "live" | "charged",
+  place: string,
+  read: number,
+  isOn: boolean,
+  limits: Limits,
+): readonly DangerEvent[] {
   const isDead = Math.abs(read) <= limitOf(limits, "safe-to-work-volts").value;
-  return isDead ? closes(kind, place) : opens(kind, place);
+  if (!isDead) return [opens(kind, place)];
+  return isOn ? [] : [closes(kind, place)];
 }
 
 const PLUG = "plug";
 
-/** Power came, or may have: with a clip on, that is a danger of its own. */
+/** Power came: with a clip on, that is a danger of its own. */
 function underClip(bench: BenchState): readonly DangerEvent[] {
   return bench.stored.filter(({ clip }) => clip === true).map(({ id }) => opens("clip-under-power", id));
 }
@@ -35,12 +42,14 @@ export function energyDangers(bench: BenchState, event: EnergyEvent, limits: Lim
     case "plugged-in":
     case "powered":
       return underClip(bench);
+    case "battery":
+      return event.is === "in" ? underClip(bench) : [];
     case "clips-off":
       return bench.stored.map(({ id }) => closes("clip-under-power", id));
     case "stored-volts":
-      return [volts("charged", event.id, event.volts, limits)];
+      return volts("charged", event.id, event.volts, isPowered(bench), limits);
     case "isolated":
-      return [volts("live", "supply", event.volts, limits), closes("left-plugged-in", PLUG)];
+      return [...volts("live", "supply", event.volts, false, limits), closes("left-plugged-in", PLUG)];
     case "unplugged":
       return [closes("left-plugged-in", PLUG)];
     case "left":

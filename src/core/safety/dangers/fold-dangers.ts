@@ -1,3 +1,4 @@
+import { INCIDENTS } from "../../knowledge/move-page.input";
 import { TOLD, type Told } from "../../knowledge/told";
 import type { DangerEvent, Worked } from "../energy-event";
 import { type Danger, type DangerKind, isItsOwnRemedy, isNeverMistaken, type Remedy, RUN } from "./danger";
@@ -19,25 +20,21 @@ function isTold(kind: DangerKind): kind is Told {
   return TOLD.some((one) => one === kind);
 }
 
-const HAPPENED: ReadonlySet<DangerKind> = new Set<DangerKind>([
-  "trip",
-  "residual-trip",
-  "smoke",
-  "smell",
-  "tingle",
-]);
+function hasHappened(kind: DangerKind): boolean {
+  return INCIDENTS.some((one) => one === kind);
+}
 
 const isOpen = ({ closedBy }: Danger): boolean => closedBy === null;
 
 /** What happens twice is two; what is read or told again is the same danger, opened anew. */
 function opened(
   dangers: readonly Danger[],
-  { kind, place, remedies, test }: Extract<DangerEvent, { event: "danger" }>,
+  { kind, place, remedies, test, isMended }: Extract<DangerEvent, { event: "danger" }>,
   seq: number,
   isStruck: boolean,
 ): readonly Danger[] {
   const isSame = (one: Danger): boolean => isOpen(one) && one.kind === kind && one.place === place;
-  const same = HAPPENED.has(kind) ? undefined : dangers.find(isSame);
+  const same = hasHappened(kind) ? undefined : dangers.find(isSame);
   // A line that was struck out takes nothing from one that stands.
   if (same && isStruck) return dangers;
   // Told once more, in other words, it is as it was: what was found and mended since stays.
@@ -48,7 +45,7 @@ function opened(
     openedBy: seq,
     remedies,
     test,
-    remediedBy: isItsOwnRemedy(kind) ? seq : 0,
+    remediedBy: isItsOwnRemedy(kind) || isMended ? seq : 0,
     passes: 0,
     isStruck,
     closedBy: null,

@@ -1,13 +1,8 @@
 import { spokeOf } from "../../danger-events";
-import { answerKey, type EnergyOf } from "../../energy-of";
+import type { EnergyOf } from "../../energy-of";
 import { explainedOf } from "../../explained-of";
 import { happened } from "../../happened";
 import { liveEvents } from "../../live-events";
-
-/** Answers to the switch that say it does not do what it should. */
-const STALLS: ReadonlySet<string> = new Set(
-  ["silent", "hums-still", "slow", "output-still"].map((outcome) => answerKey("switch-on", outcome)),
-);
 
 /** A live answer is itself a statement about power; what it showed may stop live work, or fail a protection. */
 export const energy: EnergyOf<"answer"> = ({ moveId, outcomeId, taken }, context) => {
@@ -21,7 +16,7 @@ export const energy: EnergyOf<"answer"> = ({ moveId, outcomeId, taken }, context
   return [
     ...(move.power === "off" ? [] : liveEvents(taken)),
     ...(stop === undefined ? [] : happened(stop)),
-    ...(STALLS.has(answerKey(moveId, outcomeId)) ? [{ event: "stalled" } as const] : []),
+    ...(move.stalls.includes(outcomeId) ? [{ event: "stalled" } as const] : []),
     ...spoke.filter(({ event }) => !(isWorthless && event === "tested")),
     ...(isLookInside ? [{ event: "looked-inside" } as const] : []),
     ...explainedOf(moveId, outcomeId, context),

@@ -2,13 +2,12 @@ import type { Entry } from "@/core/job/log/entry";
 import { ofKind } from "@/core/job/log/lines";
 import { RUN } from "@/core/safety/dangers/danger";
 import type { DangerEvent } from "@/core/safety/energy-event";
-import type { Proof } from "@/core/safety/proof";
+import { PROOFS } from "@/core/safety/proof";
 import { spokeOf, testOf } from "../../danger-events";
 import type { EnergyContext, EnergyOf } from "../../energy-of";
 import { explainedOf } from "../../explained-of";
 import type { Payloads } from "../../schemas";
 
-const ALL: readonly Proof[] = ["look", "earth", "insulation"];
 /** Stations of parts that keep people from harm and have a reading of their own. */
 const PROTECT: readonly string[] = ["protection", "thermal", "interlock"];
 
@@ -88,8 +87,9 @@ function seenOf(seen: Payloads["intervention"]["seen"], context: EnergyContext):
 export const energy: EnergyOf<"intervention"> = ({ faultIds, seen }, context, earlier) => {
   const { faults, stations } = context;
   const own = faultIds.map((id) => faults.get(id)?.station ?? "");
-  const spoils = own.map((id) => stations.get(id)?.spoils ?? ALL);
-  const owed = spoils.length === 0 ? ALL : ALL.filter((proof) => spoils.some((one) => one.includes(proof)));
+  const spoils = own.map((id) => stations.get(id)?.spoils ?? PROOFS);
+  const owed =
+    spoils.length === 0 ? PROOFS : PROOFS.filter((proof) => spoils.some((one) => one.includes(proof)));
   const mends = faultIds.filter((id) => faults.get(id)?.isConsequence !== true);
   return [
     ...seenOf(seen, context),

@@ -1,6 +1,7 @@
 import { ofKind } from "@/core/job/log/lines";
 import { isProtective } from "@/core/job/reassembly/protective";
 import type { DangerEvent } from "@/core/safety/energy-event";
+import { fittedTest } from "../../carried.input";
 import type { EnergyOf } from "../../energy-of";
 import { workOn } from "../../work-on";
 
@@ -17,7 +18,7 @@ export const energy: EnergyOf<"refitted"> = ({ line, how, count }, _, earlier) =
   const spoke: readonly DangerEvent[] = isLeftOut
     ? [{ event: "danger", kind: "left-out", place: test, remedies: [], test }]
     : back >= payload.count
-      ? [{ event: "tested", tests: [test] }]
+      ? [{ event: "tested", tests: [test, fittedTest(payload.what)] }]
       : [];
   return [...workOn(payload.sort), ...spoke];
 };

@@ -1,5 +1,5 @@
 import { fail, issue, ok } from "@/core/result";
-import { carriedOf } from "../../carried.input";
+import { carriedOf } from "../../carried-of";
 import type { Completion } from "../../completion";
 
 /** The family, the hazards, the owner and the earlier job that a machine at the door names must exist. */
@@ -18,6 +18,7 @@ export const complete: Completion<"taken-in"> = async (draft, { view, shop, serv
   if (!families.some(({ id }) => id === family))
     return fail(issue("payload.family", "unknown/family", `There is no motor family "${family}".`, family));
   // Said again, it is the same visit: what came in with the machine stays.
-  const earlier = from?.as === "same" ? await services.dangersOf(from.jobId) : [];
-  return ok({ payload: { ...draft, carried: [...(view.takenIn?.carried ?? carriedOf(earlier))] } });
+  const earlier = from?.as === "same" ? await services.viewOf(from.jobId) : undefined;
+  const carried = view.takenIn?.carried ?? (earlier ? carriedOf(earlier) : []);
+  return ok({ payload: { ...draft, carried: [...carried] } });
 };

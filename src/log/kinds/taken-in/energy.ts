@@ -1,9 +1,12 @@
 import type { Entry } from "@/core/job/log/entry";
 import { lastOf, ofKind } from "@/core/job/log/lines";
 import type { LineEvent } from "@/core/safety/energy-event";
+import { PROOFS } from "@/core/safety/proof";
 import { remediesOf } from "../../carried.input";
 import { contradiction } from "../../contradiction";
 import type { EnergyOf } from "../../energy-of";
+
+const ALL_ANEW: LineEvent = { event: "worked", spoils: PROOFS, on: "machine", mends: [], stations: [] };
 
 function plateIn(earlier: readonly Entry[]) {
   const plate = ofKind(earlier, "nameplate").findLast(({ payload }) => payload.plate === "motor")?.payload;
@@ -24,23 +27,9 @@ export const energy: EnergyOf<"taken-in"> = (payload, _, earlier) => {
   const carried: readonly LineEvent[] =
     before === undefined
       ? payload.carried.map((one) => {
-          const { kind, place, test } = one;
-          return { event: "danger", kind, place, test, remedies: remediesOf(one) };
+          const { kind, place, test, isMended } = one;
+          return { event: "danger", kind, place, test, remedies: remediesOf(one), isMended };
         })
       : [];
-  return [
-    ...(isOther
-      ? [
-          {
-            event: "worked",
-            spoils: ["look", "earth", "insulation"],
-            on: "machine",
-            mends: [],
-            stations: [],
-          } as const,
-        ]
-      : []),
-    ...carried,
-    contradiction(payload, plateIn(earlier)),
-  ];
+  return [...(isOther ? [ALL_ANEW] : []), ...carried, contradiction(payload, plateIn(earlier))];
 };
