@@ -56,10 +56,16 @@ const ENERGY: readonly Mutation[] = [
     'return isOnce ? "drained" : "drained";',
   ),
   m(
+    "what runs on stands still before hands go in",
+    BENCH,
+    'runsOn && !held.some(({ id }) => id === "coasting")',
+    "runsOn && held.length < 0",
+  ),
+  m(
     "power clears what was held",
     BENCH,
-    'held: state.held.filter(({ is }) => is !== "held")',
-    "held: state.held",
+    'const held = state.held.filter(({ is }) => is !== "held");',
+    "const { held } = state;",
   ),
   m(
     "wired in: proven dead before hands go in",
@@ -239,10 +245,16 @@ const CLOSERS: readonly Mutation[] = [
     ") return danger",
   ),
   m(
+    "closed only by a run as long as it was told to take",
+    FOLD,
+    "return minutes > 0 && minutes >= danger.runMinutes ?",
+    "return minutes > 0 ?",
+  ),
+  m(
     "closed only by a clean run; any other takes the remedy back",
     FOLD,
-    ": { ...danger, remediedBy: 0 };",
-    ": danger;",
+    "if (!isClean) return { ...danger, remediedBy: 0 };",
+    "if (!isClean) return danger;",
   ),
   m(
     "remedied only by a repair of what was found",
@@ -319,6 +331,12 @@ const WORDS: readonly Mutation[] = [
     WORD,
     "return minutes * 60 >= limitOf(limits, LEAST[circumstance]).value;",
     "return minutes * 60 >= limitOf(limits, LEAST[circumstance]).value * 0;",
+  ),
+  m(
+    "a run counts no longer than power was on",
+    "src/core/safety/power-clock.ts",
+    "return Math.min(minutes, Math.max(0, elapsed) + ROUNDING);",
+    "return minutes + 0 * elapsed;",
   ),
   m("a danger that forbids use is “do not use”", WORD, "if (isForbidden ||", "if ("),
   m("“repaired” is not said while a danger keeps it back", WORD, "...dangerCodes(view),", ""),

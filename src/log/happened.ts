@@ -7,7 +7,7 @@ export function happened(what: Incident): readonly LineEvent[] {
   return [
     { event: "incident", what },
     { event: "stalled" },
-    { event: "ran", isClean: false },
+    { event: "ran", isClean: false, minutes: 0 },
     { event: "danger", kind: what, place: HERE, remedies: [], test: RUN },
   ];
 }

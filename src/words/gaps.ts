@@ -7,6 +7,7 @@ export const BENCH_GAP_WORDS: Readonly<Record<BenchGap, string>> = {
   plug: "say where the plug is",
   battery: "take the battery out",
   charge: "read the volts on each capacitor, or leave the clip on",
+  coasting: "see that it stands still: it may be running on",
   springs: "hold the springs",
   "lifted-load": "prop the lifted load",
   belt: "hold the belt",

@@ -2,6 +2,7 @@ import type { Holdable } from "@/core/safety/bench-state";
 
 /** What is said once something that can move by itself is held. */
 export const HELD_WORDS: Readonly<Record<Holdable, string>> = {
+  coasting: "It stands still",
   springs: "The springs are held",
   "lifted-load": "The load is propped",
   belt: "The belt is held",

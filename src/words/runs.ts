@@ -38,6 +38,7 @@ export const UNPROVEN_WORDS: ReadonlyMap<string, string> = new Map(
     "part-not-checked": "A part that protects was fitted, and its rating and kind were not checked",
     "run-late": "The run was written down late, made without what power asks for: it does not count",
     "run-not-explained": "It failed in a run and then ran, with nothing done in between: not explained",
+    "run-clock": "It was not on for as long as the run is said to have lasted, by this log",
     "run-too-short": "No run was long enough to prove anything",
     "class-not-known": "The protection class is not known: which tests it owes cannot be said",
     "nothing-done": "Nothing was repaired",

@@ -85,6 +85,7 @@ const SAFE_ACTIONS: Readonly<Record<BenchGap, string>> = {
   stop: "Pass it on",
   plug: "Say where the plug is",
   battery: "Take the battery out",
+  coasting: "See that it stands still",
   springs: "Hold the springs",
   "lifted-load": "Prop the load",
   belt: "Hold the belt",

@@ -155,13 +155,14 @@ export async function decideAndDo(hand: Hand, done: string): Promise<void> {
 export async function testAndRun(
   hand: Hand,
   figures: readonly string[],
-  run: { readonly as: string; readonly minutes: string },
+  run: { readonly as: string; readonly minutes: string; readonly meanwhile?: () => void },
 ): Promise<void> {
   await hand.next(/^Take the final tests/);
   await hand.page.waitForURL("**/sign-off#tests");
   await hand.tap("Sound");
   for (const figure of figures) await hand.figure(figure);
   await hand.tap(/^Plugged in, hands off/);
+  run.meanwhile?.();
   await hand.tap(run.as);
   await hand.write("For how many minutes", run.minutes);
   await hand.tap("The complaint is gone");

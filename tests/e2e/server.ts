@@ -1,7 +1,7 @@
-import { cpSync, mkdtempSync, rmSync } from "node:fs";
+import { cpSync, mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { createServer } from "node:net";
 import { tmpdir } from "node:os";
-import { join } from "node:path";
+import { basename, join } from "node:path";
 import { startServer } from "../../scripts/lib/prepare.mjs";
 
 export interface RunningShop {
@@ -9,6 +9,8 @@ export interface RunningShop {
   readonly data: string;
   /** Stops it (hard, when asked) and starts it again on the same folder and port. */
   restart(signal?: NodeJS.Signals, meanwhile?: () => void): Promise<void>;
+  /** The server's clock, from now on this much ahead. */
+  letPass(minutes: number): void;
   stop(): Promise<void>;
 }
 
@@ -44,6 +46,7 @@ export async function runShop({
   const seeded = process.env["SPINDLE_SEEDED"];
   if (seeded && seed === "demo" && anchor === ANCHOR) cpSync(seeded, data, { recursive: true });
   const port = await freePort();
+  const ahead = join(data, "..", `${basename(data)}-clock`);
   const start = () =>
     startServer({
       port,
@@ -52,7 +55,12 @@ export async function runShop({
       anchor,
       access,
       output: "ignore",
-      env: { TZ: clock, GOOD_SPINDLE_ANSWERS: "strict" },
+      env: {
+        TZ: clock,
+        GOOD_SPINDLE_ANSWERS: "strict",
+        NODE_OPTIONS: `--import=${join(import.meta.dirname, "clock.mjs")}`,
+        SPINDLE_CLOCK_AHEAD: ahead,
+      },
     });
   let running = await start();
   const end = (signal: NodeJS.Signals) =>
@@ -68,8 +76,10 @@ export async function runShop({
       meanwhile?.();
       running = await start();
     },
+    letPass: (minutes) => writeFileSync(ahead, String(minutes * 60_000)),
     stop: async () => {
       await end("SIGTERM");
+      rmSync(ahead, { force: true });
       rmSync(data, { recursive: true, force: true });
     },
   };

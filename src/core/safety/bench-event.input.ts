@@ -57,7 +57,7 @@ const BENCH_EVENTS = {
   incident: strictObject({ event: oneOf("event", ["incident"]), what: oneOf("What it did", INCIDENTS) }),
   held: strictObject({
     event: oneOf("event", ["held"]),
-    id: oneOf("Held", ["springs", "lifted-load", "belt", "blades"]),
+    id: oneOf("Held", ["coasting", "springs", "lifted-load", "belt", "blades"]),
     is: oneOf("Held", ["held", "free", "none"]),
   }),
   "seen-to": strictObject({

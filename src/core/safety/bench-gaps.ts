@@ -17,6 +17,7 @@ export const BENCH_GAPS = [
   "stop",
   "plug",
   "battery",
+  "coasting",
   "springs",
   "lifted-load",
   "belt",
@@ -37,6 +38,7 @@ export function concerns(gap: BenchGap, need: BenchNeed): boolean {
       return parts.isDrained;
     case "blades":
       return parts.isBlocked;
+    case "coasting":
     case "springs":
     case "lifted-load":
     case "belt":

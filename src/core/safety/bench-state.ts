@@ -27,7 +27,7 @@ export interface StoredItem {
   readonly none?: string | undefined;
 }
 
-export type Holdable = "springs" | "lifted-load" | "belt" | "blades";
+export type Holdable = "coasting" | "springs" | "lifted-load" | "belt" | "blades";
 
 /** What can move by itself: `none` is the honest way out of a question that does not fit this machine. */
 export interface HeldItem {
@@ -42,6 +42,10 @@ export interface BenchState {
   /** Where it is plugged in, as it was said with the plug. */
   readonly outlet?: "residual-current" | "other" | "not-said" | undefined;
   readonly battery?: "in" | "out" | undefined;
+  /** Since when power is on without a break, as far as it was said: a run is no longer than that. */
+  readonly onSince?: string | undefined;
+  /** When it was last said to be off. */
+  readonly offAt?: string | undefined;
   readonly provenDead?: { readonly volts: number; readonly means: string; readonly at: string } | undefined;
   readonly stored: readonly StoredItem[];
   /** The repairer looked and says that nothing in this machine stores charge. */
@@ -111,9 +115,12 @@ function uncharged(state: BenchState): BenchState {
   return { ...state, provenDead: undefined, stored, plugEvidence: undefined, outlet: undefined };
 }
 
-/** It moved under power, or may have: what was held then must be looked at again. */
-function moved(state: BenchState): BenchState {
-  return { ...state, held: state.held.filter(({ is }) => is !== "held") };
+/** It moved under power, or may have: what was held then must be looked at again, and what runs on may be turning still. */
+function moved(state: BenchState, { runsOn }: Pick<BenchMachine, "runsOn">): BenchState {
+  const held = state.held.filter(({ is }) => is !== "held");
+  const turns: readonly HeldItem[] =
+    runsOn && !held.some(({ id }) => id === "coasting") ? [{ id: "coasting", is: "free" }] : [];
+  return { ...state, held: [...held, ...turns] };
 }
 
 /** Neither plug nor battery is known any more; a battery that is in stays in. */
@@ -123,7 +130,7 @@ function doubted(state: BenchState): Pick<BenchState, "plug" | "battery" | "outl
 
 /** Power is on: the battery's own, or from outside. */
 function underPower(state: BenchState, machine: BenchMachine, outlet: BenchState["outlet"]): BenchState {
-  const cleared = moved(uncharged(state));
+  const cleared = moved(uncharged(state), machine);
   if (machine.connection === "battery") return { ...cleared, battery: "in" };
   // What it ran on nobody said: a battery of its own that was out may be in again.
   const battery = machine.hasBattery && state.battery !== "in" ? undefined : state.battery;
@@ -138,12 +145,13 @@ function isolate(
   state: BenchState,
   event: Extract<EnergyEvent, { event: "isolated" }>,
   at: string,
+  machine: BenchMachine,
   limits: Limits,
 ): Result<BenchState> {
   const safe = limitOf(limits, "safe-to-work-volts").value;
   // Volts on what was to be dead are written down, and take away what was believed of the plug.
   if (Math.abs(event.volts) > safe)
-    return ok({ ...moved(uncharged(state)), plug: "not-known", plugEvidence: undefined });
+    return ok({ ...moved(uncharged(state), machine), plug: "not-known", plugEvidence: undefined });
   return ok({
     ...state,
     plug: "isolated",
@@ -246,12 +254,12 @@ export function applyBenchEvent(
 ): Result<BenchState> {
   switch (event.event) {
     case "plugged-in":
-      return ok({ ...moved(uncharged(state)), plug: "plugged-in", outlet: event.outlet });
+      return ok({ ...moved(uncharged(state), machine), plug: "plugged-in", outlet: event.outlet });
     case "powered":
       return ok(underPower(state, machine, state.outlet));
     case "may-have-had-power":
     case "not-known":
-      return ok({ ...moved(uncharged(state)), ...doubted(state) });
+      return ok({ ...moved(uncharged(state), machine), ...doubted(state) });
     case "unplugged":
       return machine.connection === "fixed"
         ? refuse(
@@ -260,11 +268,11 @@ export function applyBenchEvent(
           )
         : ok({ ...state, plug: "unplugged", plugEvidence: event.evidence, outlet: undefined });
     case "isolated":
-      return isolate(state, event, at, limits);
+      return isolate(state, event, at, machine, limits);
     case "battery":
       return ok(
         event.is === "in"
-          ? { ...moved(uncharged(state)), plug: state.plug, battery: "in" }
+          ? { ...moved(uncharged(state), machine), plug: state.plug, battery: "in" }
           : { ...state, battery: "out" },
       );
     case "stored-volts":

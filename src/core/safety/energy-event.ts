@@ -38,12 +38,14 @@ export type DangerEvent =
       readonly test: string;
       /** It was mended already as it was opened here, on an earlier visit; its test is owed. */
       readonly isMended?: boolean;
+      /** Minutes after which it comes, as it was told. */
+      readonly afterMinutes?: number;
     }
   | Worked
   /** Tests that were passed, each by every name it goes by. */
   | { readonly event: "tested"; readonly tests: readonly string[] }
-  /** A run with its grant came to its end. */
-  | { readonly event: "ran"; readonly isClean: boolean }
+  /** A run with its grant came to its end, after these minutes. */
+  | { readonly event: "ran"; readonly isClean: boolean; readonly minutes: number }
   /** Something was found that can make power do these things: a reason for those that it did before. */
   | {
       readonly event: "explained";

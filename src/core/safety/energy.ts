@@ -7,6 +7,7 @@ import { energyDangers } from "./dangers/energy-dangers";
 import { applyDangerEvent } from "./dangers/fold-dangers";
 import type { DangerEvent, EnergyEvent, LineEvent, ProofEvent } from "./energy-event";
 import { applyProofEvent, type LiveState, NOTHING_PROVED } from "./live-state";
+import { minutesCounted, type RunSpan, spanOf, withPowerClock } from "./power-clock";
 
 /** A line as the fold sees it. */
 export interface EnergyLine {
@@ -59,6 +60,14 @@ export function tellsOfPower(events: readonly LineEvent[]): boolean {
   return events.some((event) => isEnergyEvent(event) && !COVERS.has(event.event));
 }
 
+type Ran = Extract<DangerEvent, { event: "ran" }>;
+
+/** A run with the minutes that the clock allows; one of a moment proves nothing. */
+function counted(run: Ran, span: RunSpan, limits: Limits): Ran {
+  const minutes = minutesCounted(run.minutes, span);
+  return { ...run, minutes: minutes * 60 >= limitOf(limits, "run-least").value ? minutes : 0 };
+}
+
 function step(
   energy: Energy,
   line: EnergyLine,
@@ -71,7 +80,13 @@ function step(
   let { dangers } = live;
   // Only what runs on has a brake whose stop could be timed.
   const isNoBrake = event.event === "danger" && event.kind === "brake" && !machine.runsOn;
-  if (isDangerEvent(event) && !isNoBrake) dangers = applyDangerEvent(dangers, event, line.seq, line.isStruck);
+  if (event.event === "ran") {
+    const span = spanOf(live.runs, bench, line.seq, line.at);
+    live = { ...live, runs: [...live.runs, span] };
+    dangers = applyDangerEvent(dangers, counted(event, span, limits), line.seq, line.isStruck);
+  } else if (isDangerEvent(event) && !isNoBrake) {
+    dangers = applyDangerEvent(dangers, event, line.seq, line.isStruck);
+  }
   if (isEnergyEvent(event)) {
     // Volts that were struck out close nothing, and stay a danger.
     for (const one of energyDangers(bench, event, limits))
@@ -83,7 +98,7 @@ function step(
       "volts" in event &&
       Math.abs(event.volts) <= limitOf(limits, "safe-to-work-volts").value;
     const next = isWithdrawn ? ok(bench) : applyBenchEvent(bench, event, line.at, machine, limits);
-    if (next.ok) bench = next.value;
+    if (next.ok) bench = withPowerClock(bench, next.value, event, line.at, machine);
   }
   const openedSeq = event.event === "opened" ? line.seq : live.openedSeq;
   return { bench, live: { ...live, dangers, openedSeq } };

@@ -1,5 +1,6 @@
 import type { Danger } from "./dangers/danger";
 import type { ProofEvent, WorkedOn } from "./energy-event";
+import type { RunSpan } from "./power-clock";
 import type { Proof } from "./proof";
 
 /** What the log proves of the machine, and what about it can hurt. Lists, since it goes to screens as JSON. */
@@ -25,6 +26,8 @@ export interface LiveState {
   readonly stalledSeq: number;
   /** Lines of live work that were written down late. */
   readonly withoutGrant: readonly number[];
+  /** Runs that were made now, with the time that power was on for them. */
+  readonly runs: readonly RunSpan[];
 }
 
 export const NOTHING_PROVED: LiveState = {
@@ -36,6 +39,7 @@ export const NOTHING_PROVED: LiveState = {
   openedSeq: 0,
   stalledSeq: 0,
   withoutGrant: [],
+  runs: [],
 };
 
 function spoil(state: LiveState, proofs: readonly Proof[], on: WorkedOn, seq: number): LiveState {

@@ -22,7 +22,7 @@ export function HoldItem({ job, stage, id }: HoldProps) {
         {HELD_WORDS[id]}
       </button>
       <button type="button" className="btn btn-outline btn-bench" disabled={isBusy} onClick={say("none")}>
-        Not in this machine
+        {id === "coasting" ? "It does not run on" : "Not in this machine"}
       </button>
       <Problem text={problem} />
     </div>

@@ -26,6 +26,7 @@ const BENCH_TITLES: Readonly<Record<BenchGap, string>> = {
   plug: "First: is the plug out?",
   battery: "First: is the battery out?",
   charge: "First: is anything charged?",
+  coasting: "First: does it stand still?",
   springs: "First: hold the springs",
   "lifted-load": "First: prop the load",
   belt: "First: hold the belt",

@@ -45,6 +45,11 @@ interface LineProps extends Omit<HazardsProps, "shop"> {
   readonly hazard: Hazard;
 }
 
+const STANDS = {
+  held: "stands still",
+  none: "does not run on",
+  free: "may be turning: hands stay out",
+} as const;
 const HOLDS = { held: "held", none: "not in this machine", free: "free: hands stay out" } as const;
 
 function Ticks({ job, bench, hazard, proven }: LineProps) {
@@ -78,7 +83,7 @@ function Ticks({ job, bench, hazard, proven }: LineProps) {
   const held = bench.held.find((one) => one.id === id);
   return (
     <>
-      {held ? <b>{HOLDS[held.is]}</b> : null}
+      {held ? <b>{(id === "coasting" ? STANDS : HOLDS)[held.is]}</b> : null}
       {held?.is === "held" ? null : button(HELD_WORDS[id], { event: "held", id, is: "held" }, HELD_WORDS[id])}
       {held ? null : button("Not in this machine", { event: "held", id, is: "none" })}
       {held?.is === "held" ? button("It is free again", { event: "held", id, is: "free" }) : null}

@@ -17,6 +17,7 @@ import { PlugIn } from "../frame/PlugIn";
 import type { JobScreen } from "../frame/use-job-screen";
 import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
+import { RunClock } from "./RunClock";
 import { RunFigures } from "./RunFigures";
 import { EMPTY_RUN, type RunDraft, runOf } from "./run-draft";
 
@@ -175,6 +176,7 @@ export function AcceptanceRun({ screen, shop }: RunProps) {
       <WarmRun job={job} draft={draft} />
       <RunFigures draft={draft} set={set} />
       <Lacking job={job} draft={draft} shop={shop} />
+      {gaps.length === 0 ? <RunClock job={job} minutes={runOf(draft).minutes} now={screen.now} /> : null}
       <div className="mt-3 flex flex-wrap gap-3">
         {RESULTS.map((result) => (
           <button

@@ -12,7 +12,7 @@ import type { FactsBasis, JobFacts } from "@/server/repositories/job-facts";
 import type { ShopContext } from "./shop-context";
 
 /** Raised whenever facts are worked out in another way: those kept are then worked out again. */
-const FACTS_VERSION = 6;
+const FACTS_VERSION = 7;
 
 export type FactsContext = Pick<ShopContext, "knowledge" | "limits">;
 

@@ -1,3 +1,4 @@
+import type { TakenIn } from "@/core/job/log/entry";
 import {
   type Bare,
   BLOWN,
@@ -24,6 +25,7 @@ export class BareList {
     mendedBy: readonly string[],
     isOwn: boolean,
     struck: boolean,
+    lasts = 0,
   ): void {
     const happens = ["trip", "residual-trip", "smoke", "smell", "tingle"].includes(kind);
     const same = happens
@@ -32,6 +34,7 @@ export class BareList {
     if (same && struck) return;
     if (same && kind.startsWith("told-")) {
       same.struck = false;
+      same.lasts = Math.max(same.lasts, lasts);
       return;
     }
     this.list = this.list.filter((one) => one !== same);
@@ -43,9 +46,28 @@ export class BareList {
       test,
       mended: isOwn,
       passes: 0,
+      lasts,
       struck,
       open: true,
     });
+  }
+
+  protected carriedIn(carried: TakenIn["carried"], seq: number, struck: boolean): void {
+    for (const { kind, place, test, faults, stations, spoils, isMended } of carried)
+      this.open(
+        kind,
+        place.replace(/^check:/, ""),
+        seq,
+        test.replace(/^check:/, "").replace(/^fitted:/, "fitted "),
+        [
+          ...faults,
+          ...stations.map((id) => `station:${id}`),
+          ...spoils.map((id) => `spoils:${id}`),
+          ...(kind === "told-trip" ? ["any"] : []),
+        ],
+        isMended || kind === "left-out",
+        struck,
+      );
   }
 
   protected pass(test: string): void {
@@ -77,15 +99,16 @@ export class BareList {
   }
 
   protected happened(kind: string, line: number, struck: boolean): void {
-    if (!struck) this.ran(false);
+    if (!struck) this.ran(false, 0);
     this.open(kind, "here", line, "run", [], false, struck);
   }
 
-  protected ran(isClean: boolean): void {
+  /** Half a minute at least, and as long as it was told to take. */
+  protected ran(isClean: boolean, minutes: number): void {
     for (const one of this.list)
       if (one.open && one.test === "run" && one.mended) {
-        if (isClean) one.open = false;
-        else one.mended = false;
+        if (!isClean) one.mended = false;
+        else if (minutes >= 0.5 && minutes >= one.lasts) one.open = false;
       }
   }
 

@@ -1,5 +1,5 @@
 import type { Entry } from "@/core/job/log/entry";
-import { BareList } from "./bare-danger-list";
+import { BareClock } from "./bare-clock";
 import {
   type Bare,
   CHECKS,
@@ -12,14 +12,24 @@ import {
   TRIPS,
 } from "./bare-danger-tables";
 
-/** Reads the log from its beginning, each line with what it still says once struck lines are struck. */
-export function bareDangers(entries: readonly Entry[]): readonly Bare[] {
+/** The log read from its beginning, each line with what it still says once struck lines are struck. */
+function readerOf(entries: readonly Entry[]): Reader {
   const dead = new Map<number, Entry>();
   for (const entry of entries) {
     if (entry.kind === "struck") dead.set(entry.payload.seq, entry);
     if (entry.kind === "restored") dead.delete(entry.payload.seq);
   }
-  return new Reader(entries, dead).read();
+  return new Reader(entries, dead);
+}
+
+/** All dangers of a log, open and closed. */
+export function bareDangers(entries: readonly Entry[]): readonly Bare[] {
+  return readerOf(entries).dangers;
+}
+
+/** Minutes that each run made now counts at the most. */
+export function bareRunMinutes(entries: readonly Entry[]): ReadonlyMap<number, number> {
+  return readerOf(entries).lasted;
 }
 
 /** Within the seconds of undo; a clock that was set back says nothing. */
@@ -28,12 +38,9 @@ function isSoon(entry: Entry, strike: Entry): boolean {
   return since >= 0 && since <= SLIP_MS;
 }
 
-class Reader extends BareList {
+class Reader extends BareClock {
   private readonly chosen = new Set<string>();
   private readonly off = new Map<number, { what: string; sort: string; count: number; back: number }>();
-  private clips = new Set<string>();
-  private isPluggedIn = false;
-  private isBatteryIn = false;
   private taken: { readonly isLow: boolean } | undefined;
   private isCarriedIn = false;
   private plateVolts = 0;
@@ -44,15 +51,17 @@ class Reader extends BareList {
   ) {
     super();
     const last = entries.findLast((one) => one.kind === "taken-in" && !dead.has(one.seq));
-    if (last?.kind === "taken-in") this.runsOn = last.payload.hazards.some((id) => id === "blades");
-  }
-
-  read(): readonly Bare[] {
-    for (const entry of this.entries) {
-      const strike = this.dead.get(entry.seq);
+    if (last?.kind === "taken-in")
+      this.runsOn = last.payload.hazards.some((id) => id === "blades" || id === "coasting");
+    for (const entry of entries) {
+      const strike = dead.get(entry.seq);
       if (strike) this.struckLine(entry, isSoon(entry, strike));
       else this.line(entry);
+      this.tick(entry, strike !== undefined);
     }
+  }
+
+  get dangers(): readonly Bare[] {
     return this.list;
   }
 
@@ -77,10 +86,24 @@ class Reader extends BareList {
     if (kind === "complaint") {
       const opens = payload.signs.flatMap((sign) => SIGNS.get(sign) ?? []);
       for (const told of opens)
-        this.open(told, "door", seq, "run", told === "told-trip" ? ["any"] : [], false, true);
+        this.open(
+          told,
+          "door",
+          seq,
+          "run",
+          told === "told-trip" ? ["any"] : [],
+          false,
+          true,
+          payload.afterMinutes ?? 0,
+        );
     }
     if (kind === "reading" && payload.of === "dead-check" && payload.verdict === "failed" && !isSlip)
       this.failedCheck(payload.checkId, seq, true);
+    // What came in with the machine is open, whoever wrote its first line wrongly.
+    if (kind === "taken-in" && !this.isCarriedIn) {
+      const isTold = payload.carried.some((one) => one.kind.startsWith("told-"));
+      if (!isSlip || isTold) this.carriedIn(payload.carried, seq, true);
+    }
     if (isSlip) return;
     if (kind === "intervention") {
       this.work();
@@ -107,7 +130,16 @@ class Reader extends BareList {
     switch (kind) {
       case "complaint":
         for (const told of payload.signs.flatMap((sign) => SIGNS.get(sign) ?? []))
-          this.open(told, "door", seq, "run", told === "told-trip" ? ["any"] : [], false, false);
+          this.open(
+            told,
+            "door",
+            seq,
+            "run",
+            told === "told-trip" ? ["any"] : [],
+            false,
+            false,
+            payload.afterMinutes ?? 0,
+          );
         break;
       case "answer":
         this.answered(payload, seq);
@@ -120,7 +152,8 @@ class Reader extends BareList {
         break;
       case "acceptance-run":
         this.powered(payload.taken === "now", seq);
-        if (payload.result !== "gone" || payload.taken === "now") this.ran(payload.result === "gone");
+        if (payload.result !== "gone" || payload.taken === "now")
+          this.ran(payload.result === "gone", this.lastedFor(entry, payload.minutes));
         if (payload.figures.some((one) => one.quantity === "time" && one.after.trim() !== ""))
           this.pass("stop");
         break;
@@ -181,25 +214,7 @@ class Reader extends BareList {
     return ["bench-state", "acceptance-run", "reopened", "unreadable"].includes(entry.kind);
   }
 
-  private doubt(): void {
-    this.isPluggedIn = false;
-  }
-
-  private powered(isNow: boolean, line: number): void {
-    if (!isNow) {
-      this.doubt();
-      return;
-    }
-    this.underClips(line);
-    if (this.isOnBattery()) this.isBatteryIn = true;
-    else this.isPluggedIn = true;
-  }
-
-  private underClips(line: number): void {
-    for (const id of this.clips) this.open("clip-under-power", id, line, `clip ${id}`, [], true, false);
-  }
-
-  private isOnBattery(): boolean {
+  protected isOnBattery(): boolean {
     const last = this.entries.findLast((one) => one.kind === "taken-in" && !this.dead.has(one.seq));
     return last?.kind === "taken-in" && last.payload.connection === "battery";
   }
@@ -366,22 +381,7 @@ class Reader extends BareList {
   private takenIn(entry: Extract<Entry, { kind: "taken-in" }>): void {
     const { payload, seq } = entry;
     if (this.isOther(entry)) this.work();
-    if (!this.isCarriedIn)
-      for (const { kind, place, test, faults, stations, spoils, isMended } of payload.carried)
-        this.open(
-          kind,
-          place,
-          seq,
-          test.replace(/^check:/, "").replace(/^fitted:/, "fitted "),
-          [
-            ...faults,
-            ...stations.map((id) => `station:${id}`),
-            ...spoils.map((id) => `spoils:${id}`),
-            ...(kind === "told-trip" ? ["any"] : []),
-          ],
-          isMended || kind === "left-out",
-          false,
-        );
+    if (!this.isCarriedIn) this.carriedIn(payload.carried, seq, false);
     this.isCarriedIn = true;
     this.taken = { isLow: this.isLow(payload) };
     if (this.isContradiction(this.taken.isLow))

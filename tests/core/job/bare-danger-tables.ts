@@ -14,6 +14,8 @@ export interface Bare {
   readonly test: string;
   mended: boolean;
   passes: number;
+  /** Minutes that the run which closes it has to last. */
+  lasts: number;
   struck: boolean;
   open: boolean;
 }

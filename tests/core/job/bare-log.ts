@@ -269,5 +269,17 @@ export function handsMayGoIn(entries: readonly Entry[], now: number, isTurning: 
     const isHeld = last?.event === "held" && last.is === "held";
     if (!isHeld && !(isNone?.event === "held" && isNone.is === "none")) missing.push(id);
   }
+  if (mayStillTurn(entries, takenIn)) missing.push("coasting");
   return missing;
+}
+
+/** It runs on, power may have come, and nobody said since that it stands still. */
+function mayStillTurn(entries: readonly Entry[], { hazards }: TakenIn): boolean {
+  const last = allOf(standing(entries), "bench-state").findLast(
+    ({ payload }) => payload.event === "held" && payload.id === "coasting",
+  );
+  const said = last?.payload.event === "held" ? last.payload.is : undefined;
+  if (said === "free") return true;
+  const runsOn = hazards.includes("blades") || hazards.includes("coasting");
+  return runsOn && said !== "none" && powerSeq(entries, "any") > (last?.seq ?? 0);
 }

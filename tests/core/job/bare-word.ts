@@ -1,4 +1,5 @@
 import type { Entry, Payloads } from "@/core/job/log/entry";
+import { bareRunMinutes } from "./bare-danger-reader";
 import { keptBack } from "./bare-dangers";
 import { allOf, type Kind, machineOf, standing, takingAway } from "./bare-log";
 import { CHECK_OF, coversOpen, isOff, lastCheck, owedOf, type Proof, spoiltBy } from "./bare-power";
@@ -73,7 +74,10 @@ export function againstRepaired(entries: readonly Entry[]): string[] {
     against.push("a failed run");
   const stalled = takingAway(entries).findLast(isStall)?.seq ?? 0;
   if (stalled > (runs.at(-1)?.seq ?? 0)) against.push("taken back");
-  const granted = runs.map(({ payload }) => payload).filter(({ taken }) => taken === "now");
+  const lasted = bareRunMinutes(entries);
+  const granted = runs.flatMap(({ seq, payload }) =>
+    payload.taken === "now" ? [{ ...payload, minutes: lasted.get(seq) ?? 0 }] : [],
+  );
   if (told.length === 0 || !told.every((one) => isTried(one, granted, minutes))) against.push("condition");
   const done = allOf(lines, "intervention");
   if (done.length === 0) against.push("nothing done");

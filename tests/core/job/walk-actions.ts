@@ -58,6 +58,7 @@ function makeSafe({ entries }: Walk): Action[] {
     ),
     ...stores.map((id) => ({ event: "stored-volts", id, volts: 0.4, dielectric: "electrolytic" }) as const),
     ...holds.map((id) => ({ event: "held", id, is: "held" }) as const),
+    ...(view.machine.runsOn ? [{ event: "held", id: "coasting", is: "held" } as const] : []),
   ];
   return [...events.filter(() => chance(0.93)).map((event) => act("bench-state", event)), INSIDE, INSIDE];
 }
@@ -141,6 +142,8 @@ function finish(walk: Walk): Action[] {
     ...view.bench.opened.map((access) => act("closed", { access })),
     ...CHECKS.slice(0, 3).map((id) => checked(id, "passed", "afterwards")),
     ...earned(view),
+    // It runs, and whoever comes back to it says once more that it is plugged in.
+    ...earned(view).map((again) => ({ ...again, wait: pick([0, 12, 31, 31, 31, 31, 31, 31]) })),
     act(
       "acceptance-run",
       {

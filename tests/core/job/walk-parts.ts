@@ -89,7 +89,7 @@ export function machine(): TakenIn {
     connection: pick(["plug", "plug", "detachable-cord", "fixed", "battery", "not-known"]),
     heater: pick(["yes", "no"]),
     hazards: chance(0.3)
-      ? [pick(["springs", "belt", "blades", "battery", "second-feed", "high-voltage"])]
+      ? [pick(["springs", "belt", "blades", "coasting", "battery", "second-feed", "high-voltage"])]
       : [],
   };
 }
@@ -151,7 +151,11 @@ export function benchEvent(): BenchEvent {
     () => ({ event: "clips-off" }),
     () => ({ event: "stored-cannot", id: "start", why: "not reached" }),
     () => ({ event: "nothing-stores", why: pick(["", "a coil"]) }),
-    () => ({ event: "held", id: pick(["springs", "belt", "blades"]), is: pick(["held", "free", "none"]) }),
+    () => ({
+      event: "held",
+      id: pick(["springs", "belt", "blades", "coasting"]),
+      is: pick(["held", "free", "none"]),
+    }),
   ])();
 }
 
@@ -159,6 +163,8 @@ export interface Action {
   readonly entry: NewEntry;
   readonly need: BenchNeed;
   readonly power: PowerUse;
+  /** Minutes that pass before it. */
+  readonly wait?: number;
 }
 
 export interface Walk {
@@ -181,7 +187,8 @@ export interface Shop {
  * for stays the least: what would loosen it is refused, and then the shop is as it was.
  */
 export function setUp(old: Shop): Shop {
-  const row = pick(KNOWLEDGE.limits.filter(({ safety }) => safety));
+  // A shop that asks for longer runs closes less by them than SAFETY read a second time does.
+  const row = pick(KNOWLEDGE.limits.filter(({ safety, id }) => safety && id !== "run-least"));
   const limits = resolveLimits(KNOWLEDGE, { [row.id]: row.value * pick([-1, 0, 0.5, 0.9, 1.1, 2, 1e9]) });
   return { isOutletNamed: chance(0.9), limits: limits.ok ? limits.value : old.limits };
 }

@@ -107,7 +107,8 @@ describe(`a walk of ${STEPS} actions over the bench state and the guards`, () =>
         if (chance(0.02)) walk.shop = setUp(walk.shop);
         const { limits, isOutletNamed } = walk.shop;
         const view = viewNow(walk);
-        const { entry, need, power } = anyEntry(walk);
+        const { entry, need, power, wait = 0 } = anyEntry(walk);
+        walk.clock += wait * 60_000;
         const tried =
           entry.kind === "bench-state" && entry.payload.event !== "incident"
             ? applyBenchEvent(view.bench, entry.payload, iso(walk.clock), view.machine, limits)

@@ -42,7 +42,8 @@ export function benchMachineOf(
     ...storesOf(facts),
     // Nobody said what feeds it: every source is possible, a battery too.
     hasBattery: ids.has("battery") || facts.connection === "not-known",
-    holds: HOLDABLE.filter((id) => ids.has(id)),
+    // It stands still as it comes in: what runs on is asked for after power alone.
+    holds: HOLDABLE.filter((id) => id !== "coasting" && ids.has(id)),
     blocks: [...new Set(standing.flatMap(({ blocks }) => blocks ?? []))],
     hasSecondFeed: ids.has("second-feed"),
     isOutOfScope: family?.scope !== undefined,

@@ -3,6 +3,7 @@ import type { DeadCheck, Knowledge, Limits } from "../../knowledge/types";
 import { type DangerKind, HERE, openDangers, withholding } from "../../safety/dangers/danger";
 import { alternativeTo, checksFor } from "../../safety/dead-checks";
 import { spoiltAt } from "../../safety/live-work";
+import { minutesCounted } from "../../safety/power-clock";
 import type { AcceptanceRun, Complaint, SignedOff } from "../log/entry";
 import { stillOff } from "../reassembly/put-back";
 import type { Standing } from "../standing";
@@ -136,6 +137,12 @@ function validRuns(view: Standing): Standing["runs"] {
   return view.runs.filter(({ seq }) => seq > view.lastChangeSeq && !view.live.withoutGrant.includes(seq));
 }
 
+/** A run with the minutes that the clock allows it. */
+function asCounted(run: Standing["runs"][number], { live }: Standing): Standing["runs"][number] {
+  const span = live.runs.find(({ seq }) => seq === run.seq);
+  return { ...run, minutes: minutesCounted(run.minutes, span) };
+}
+
 function runGaps(view: Standing, { limits }: SignOffContext): string[] {
   const since = view.runs.filter(({ seq }) => seq > view.lastChangeSeq);
   const last = since.at(-1);
@@ -145,11 +152,15 @@ function runGaps(view: Standing, { limits }: SignOffContext): string[] {
   if (view.live.stalledSeq > last.seq) return ["run-taken-back"];
   const runs = validRuns(view);
   if (runs.length === 0) return ["run-late"];
-  const lack = conditionTried(
+  const clean = runs.filter(({ result }) => result === "gone");
+  const claimed = conditionTried(view.told, clean, limits);
+  // Long enough as it is said, and power was not on for that long.
+  const counted = conditionTried(
     view.told,
-    runs.filter(({ result }) => result === "gone"),
+    clean.map((run) => asCounted(run, view)),
     limits,
   );
+  const lack = claimed ?? (counted === undefined ? undefined : "run-clock");
   return [
     // It failed and then ran, and nothing was done in between: whatever it was is still there.
     ...(since.some(({ result }) => result !== "gone") ? ["run-not-explained"] : []),

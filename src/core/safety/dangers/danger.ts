@@ -49,6 +49,8 @@ export interface Danger {
   readonly test: string;
   /** Line of the remedy; 0 while it is not made. */
   readonly remediedBy: number;
+  /** Minutes that the run which closes it lasts at least: it was told to come after those. */
+  readonly runMinutes: number;
   /** Passes of the test since it was opened, with nothing worked on between. */
   readonly passes: number;
   /** The line that opened it was struck out: not disproved by that. */

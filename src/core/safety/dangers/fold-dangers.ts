@@ -29,7 +29,7 @@ const isOpen = ({ closedBy }: Danger): boolean => closedBy === null;
 /** What happens twice is two; what is read or told again is the same danger, opened anew. */
 function opened(
   dangers: readonly Danger[],
-  { kind, place, remedies, test, isMended }: Extract<DangerEvent, { event: "danger" }>,
+  { kind, place, remedies, test, isMended, afterMinutes = 0 }: Extract<DangerEvent, { event: "danger" }>,
   seq: number,
   isStruck: boolean,
 ): readonly Danger[] {
@@ -38,7 +38,10 @@ function opened(
   // A line that was struck out takes nothing from one that stands.
   if (same && isStruck) return dangers;
   // Told once more, in other words, it is as it was: what was found and mended since stays.
-  if (same && isTold(kind)) return dangers.map((one) => (one === same ? { ...one, isStruck } : one));
+  if (same && isTold(kind)) {
+    const again: Danger = { ...same, isStruck, runMinutes: Math.max(same.runMinutes, afterMinutes) };
+    return dangers.map((one) => (one === same ? again : one));
+  }
   const fresh: Danger = {
     kind,
     place,
@@ -46,6 +49,7 @@ function opened(
     remedies,
     test,
     remediedBy: isItsOwnRemedy(kind) || isMended ? seq : 0,
+    runMinutes: afterMinutes,
     passes: 0,
     isStruck,
     closedBy: null,
@@ -78,10 +82,11 @@ function tested(danger: Danger, tests: readonly string[], seq: number): Danger {
   return { ...danger, passes, closedBy: danger.remediedBy > 0 || isMistake ? seq : null };
 }
 
-/** A clean run closes what was mended; anything but clean takes the remedy back. */
-function ran(danger: Danger, isClean: boolean, seq: number): Danger {
+/** A clean run that is long enough closes what was mended; anything but clean takes the remedy back. */
+function ran(danger: Danger, isClean: boolean, minutes: number, seq: number): Danger {
   if (!isOpen(danger) || danger.test !== RUN || danger.remediedBy === 0) return danger;
-  return isClean ? { ...danger, closedBy: seq } : { ...danger, remediedBy: 0 };
+  if (!isClean) return { ...danger, remediedBy: 0 };
+  return minutes > 0 && minutes >= danger.runMinutes ? { ...danger, closedBy: seq } : danger;
 }
 
 /** What was found since is a reason for what it can do, and mending it the remedy; of a cause outside, that it was read. */
@@ -117,7 +122,7 @@ export function applyDangerEvent(
     case "tested":
       return dangers.map((one) => tested(one, event.tests, seq));
     case "ran":
-      return dangers.map((one) => ran(one, event.isClean, seq));
+      return dangers.map((one) => ran(one, event.isClean, event.minutes, seq));
     case "explained":
       return dangers.map((one) => explained(one, event, seq));
   }

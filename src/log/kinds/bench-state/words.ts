@@ -12,11 +12,17 @@ const EVIDENCE: Readonly<Record<Of<"unplugged">["evidence"], string>> = {
   "cord-off-machine": "cord off the machine",
 };
 
-const HELD: Readonly<Record<Of<"held">["id"], string>> = {
+const HELD: Readonly<Record<Exclude<Of<"held">["id"], "coasting">, string>> = {
   springs: "Springs",
   "lifted-load": "Lifted load",
   belt: "Belt",
   blades: "Blades",
+};
+
+const STANDS: Readonly<Record<Of<"held">["is"], string>> = {
+  held: "It stands still",
+  free: "It may be turning still",
+  none: "It does not run on",
 };
 
 const INCIDENTS: Readonly<Record<Of<"incident">["what"], string>> = {
@@ -56,6 +62,7 @@ export const words: KindWords<"bench-state"> = (payload) => {
     case "incident":
       return `Under power: ${INCIDENTS[payload.what]}`;
     case "held":
+      if (payload.id === "coasting") return STANDS[payload.is];
       return `${HELD[payload.id]} ${payload.is === "none" ? "not in this machine" : payload.is}`;
     case "seen-to":
       return `Seen to: ${payload.id.replaceAll("-", " ")}`;

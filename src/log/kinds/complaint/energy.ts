@@ -6,7 +6,7 @@ import type { EnergyOf } from "../../energy-of";
 const WHEN_WET = ["insulation"] as const;
 
 /** Smoke, shock, water and a tripped residual-current device ask for proof that follows them, and for their cause. */
-export const energy: EnergyOf<"complaint"> = ({ signs, circumstance }, context) => {
+export const energy: EnergyOf<"complaint"> = ({ signs, circumstance, afterMinutes }, context) => {
   const rows = signs.flatMap((sign) => context.signs.get(sign) ?? []);
   return [
     {
@@ -23,6 +23,7 @@ export const energy: EnergyOf<"complaint"> = ({ signs, circumstance }, context) 
               place: "door",
               remedies: opens === "told-trip" ? ["any-repair"] : [],
               test: RUN,
+              afterMinutes: afterMinutes ?? 0,
             },
           ],
     ),
