@@ -8,6 +8,7 @@ import {
   EMPTY_REMOVED_FACTS,
 } from "@/core/job/log/empty-facts";
 import type { AcceptanceRun, Payloads } from "@/core/job/log/entry";
+import { RunClock } from "@/islands/sign-off/RunClock";
 import { SheetScreen } from "@/islands/sign-off/SheetScreen";
 import { SignOffScreen } from "@/islands/sign-off/SignOffScreen";
 import { $job } from "@/islands/state/job";
@@ -119,6 +120,16 @@ describe("the run", () => {
       minutes: 10,
       figures: [{ quantity: "time", before: "21", after: "4.2" }],
     });
+  });
+
+  it("tells as it is typed how much of a run counts: no more than power was on", () => {
+    const plugged: Line = ["bench-state", { event: "plugged-in", outlet: "residual-current" }];
+    const job = jobOf("capacitor-start", [COLD, ["bench-state", OUT], FITTED, ...TESTS, plugged]);
+    const now = new Date(Date.parse(job.bench.onSince ?? "") + 5 * 60_000).toISOString();
+    const { rerender } = render(<RunClock job={job} minutes={20} now={now} />);
+    expect(screen.getByText(/^Kept now, this run counts for 6 min/)).toBeTruthy();
+    rerender(<RunClock job={job} minutes={6} now={now} />);
+    expect(screen.queryByText(/^Kept now/)).toBeNull();
   });
 });
 

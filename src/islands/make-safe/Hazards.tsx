@@ -141,7 +141,9 @@ function AllSeenTo({
 
 /** What can hurt in this machine, each with what is done about it; nothing ticks itself. */
 export function Hazards({ shop, ...props }: HazardsProps) {
-  const hazards = hazardsOf(props.job, shop);
+  const own = hazardsOf(props.job, shop);
+  const isTurning = props.bench.held.some(({ id }) => id === "coasting");
+  const hazards = shop.hazards.filter((one) => own.includes(one) || (isTurning && one.id === "coasting"));
   return (
     <>
       <ul>

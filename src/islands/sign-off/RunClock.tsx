@@ -15,9 +15,9 @@ export function RunClock({ job, minutes, now }: RunClockProps) {
   const counted = minutesCounted(minutes, span);
   if (job.bench.onSince === undefined || !(minutes > counted)) return null;
   return (
-    <p className="mt-2 font-semibold text-brass">
-      By this log power has been on for {formatDuration((Date.parse(now) - Date.parse(span.from)) / 1000)}{" "}
-      since it was plugged in or last run: of this run no more than {formatDuration(counted * 60)} count.
+    <p className="mt-2 text-soft">
+      Kept now, this run counts for {formatDuration(Math.floor(counted) * 60)}: by this log power has not been
+      on for longer since it was plugged in or last run.
     </p>
   );
 }
