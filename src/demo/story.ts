@@ -108,7 +108,7 @@ export const unplugged = (minute: number, evidence = "plug-in-sight") =>
   line(minute, "make-safe", "bench-state", { event: "unplugged", evidence });
 export const bench = (minute: number, payload: object) => line(minute, "make-safe", "bench-state", payload);
 export const opened = (minute: number, access: string) =>
-  line(minute, "make-safe", "opened", { access, is: "capacitor-cover" });
+  line(minute, "make-safe", "opened", { access, is: "capacitor-cover", taken: "afterwards" });
 export const marked = (minute: number, id: "start" | "run", mark: string) =>
   line(minute, "make-safe", "nameplate", { plate: "capacitor", id, mark });
 export const note = (minute: number, stage: Stage, text: string) => line(minute, stage, "note", { text });
@@ -138,10 +138,11 @@ export const tookOff = (
 export const pictured = (minute: number, of: Picture["of"], demo: string) =>
   line(minute, "put-back", "picture", { of, words: "", sha256: demo, width: 1, height: 1 });
 export const repaired = (minute: number, repair: string) =>
-  line(minute, "put-back", "intervention", { repair });
+  line(minute, "put-back", "intervention", { repair, taken: "afterwards" });
 export const backOn = (minute: number, seq: number) =>
   line(minute, "put-back", "refitted", { line: seq, how: "back", ...EMPTY_REFITTED_FACTS });
-export const closed = (minute: number, access: string) => line(minute, "put-back", "closed", { access });
+export const closed = (minute: number, access: string) =>
+  line(minute, "put-back", "closed", { access, taken: "afterwards" });
 export const ran = (minute: number, run: Omit<AcceptanceRun, "taken">) =>
   line(minute, "sign-off", "acceptance-run", { ...run, taken: "now" });
 export const signedOff = (minute: number, minutes: number, partsMinor: number, watch: string) =>

@@ -1,6 +1,6 @@
 import { liveFactsOf } from "@/core/job/live-facts";
 import type { JobView } from "@/core/job/log/view";
-import type { PowerUse } from "@/core/knowledge/touches";
+import type { BenchNeed, PowerUse } from "@/core/knowledge/touches";
 import { type Issue, issue } from "@/core/result";
 import { gapsFor } from "@/core/safety/bench-gaps";
 import { asSeen, isPlugFresh } from "@/core/safety/bench-state";
@@ -27,11 +27,15 @@ export function guardLive(view: JobView, power: PowerUse, context: GuardContext)
   ];
 }
 
-/** What is kept as done now needs the bench state that its move asks for; what was done already can always be kept. */
-export const guardBench: Guard<"reading" | "answer"> = (payload, view, _, context) => {
-  if (payload.taken === "afterwards") return [];
-  if (context.power !== "off") return guardLive(view, context.power, context);
-  const { need, now, limits } = context;
+/** What hands do now needs the bench state that it asks for; what was done already can always be kept. */
+export function guardHands(
+  taken: "now" | "afterwards",
+  view: JobView,
+  need: BenchNeed,
+  context: GuardContext,
+): readonly Issue[] {
+  if (taken === "afterwards") return [];
+  const { now, limits } = context;
   const gaps = gapsFor(benchAt(view, context), need, view.machine, now, limits);
   if (gaps.length === 0) return [];
   const toDo = gaps.map((gap) => BENCH_GAP_WORDS[gap]).join("; ");
@@ -39,8 +43,15 @@ export const guardBench: Guard<"reading" | "answer"> = (payload, view, _, contex
     issue(
       "payload",
       "guard/bench-state",
-      `The bench state does not allow this reading yet: ${toDo}. If it was taken already, keep it as "entered afterwards".`,
+      `The bench state does not allow this yet: ${toDo}. If it was done already, keep it as "entered afterwards".`,
       gaps,
     ),
   ];
+}
+
+/** The same for a reading or an answer, which may have power on. */
+export const guardBench: Guard<"reading" | "answer"> = (payload, view, _, context) => {
+  if (payload.taken === "afterwards") return [];
+  if (context.power !== "off") return guardLive(view, context.power, context);
+  return guardHands(payload.taken, view, context.need, context);
 };

@@ -4,8 +4,11 @@ import type { Issue } from "@/core/result";
 import type { Guard, GuardContext } from "./guard";
 import { guard as acceptanceRun } from "./kinds/acceptance-run/guard";
 import { guard as answer } from "./kinds/answer/guard";
+import { guard as closed } from "./kinds/closed/guard";
 import { guard as followUp } from "./kinds/follow-up/guard";
 import { guard as followedUp } from "./kinds/followed-up/guard";
+import { guard as intervention } from "./kinds/intervention/guard";
+import { guard as opened } from "./kinds/opened/guard";
 import { guard as orderLinked } from "./kinds/order-linked/guard";
 import { guard as pinned } from "./kinds/pinned/guard";
 import { guard as reading } from "./kinds/reading/guard";
@@ -24,6 +27,9 @@ const GUARDS: { readonly [K in EntryKind]?: Guard<K> } = {
   answer: answer,
   struck: struck,
   restored: restored,
+  opened: opened,
+  closed: closed,
+  intervention: intervention,
   refitted: refitted,
   removed: removed,
   pinned: pinned,

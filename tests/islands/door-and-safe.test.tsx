@@ -211,7 +211,10 @@ describe("made safe", () => {
   });
 
   it("a cover is one tap, and what comes off with it is offered at once", () => {
-    show({ machine: "Floor polisher" }, ["opened", { access: "terminal cover", is: "terminal-cover" }]);
+    show({ machine: "Floor polisher" }, [
+      "opened",
+      { access: "terminal cover", is: "terminal-cover", taken: "afterwards" },
+    ]);
     const charge = within(screen.getByRole("region", { name: "Is anything charged?" }));
     fireEvent.click(charge.getByRole("button", { name: /look|change/ }));
     expect(charge.getByRole("button", { name: "Capacitor cover off" })).toBeTruthy();

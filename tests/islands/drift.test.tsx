@@ -31,6 +31,7 @@ const FITTED: Line = [
     success: 0.95,
     seen: null,
     part: "matched",
+    taken: "afterwards",
   },
 ];
 const jobOf = (...lines: readonly Line[]): JobView => viewOf(logOf(["taken-in", CARDER], ...lines));

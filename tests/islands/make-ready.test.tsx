@@ -89,7 +89,7 @@ describe("a move that the machine is not ready for", () => {
     ["nothing checked", [], "No power before the dead checks.", "Go to Make safe"],
     [
       "a cover open",
-      [...CHECKED, ["opened", { access: "hump", is: "none" }], PLUGGED],
+      [...CHECKED, ["opened", { access: "hump", is: "none", taken: "afterwards" }], PLUGGED],
       "Covers on before power.",
       "Put back what is off",
     ],

@@ -19,7 +19,10 @@ const signed = (word: Payloads["signed-off"]["word"]): Line => [
 const REPAIRED: readonly Line[] = [
   ["complaint", { signs: ["hum"], circumstance: "cold", afterMinutes: null, words: "Hums." }],
   ["bench-state", OUT],
-  ["intervention", { label: "Capacitor fitted", faultIds: [], success: 0.9, seen: null, part: "none" }],
+  [
+    "intervention",
+    { label: "Capacitor fitted", faultIds: [], success: 0.9, seen: null, part: "none", taken: "afterwards" },
+  ],
   ...["look-and-cord", "earth-continuity", "insulation"].map((id): Line => ["reading", check(id)]),
   ran({ circumstance: "cold", minutes: 10 }),
   signed("repaired"),

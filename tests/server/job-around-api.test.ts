@@ -200,10 +200,16 @@ describe("looking again later", () => {
 describe("plainly seen", () => {
   it("the look that proves it counts as evidence before the repair", async () => {
     const id = await newJob();
-    const kept = await post(id, draft(2, "intervention", { repair: "fit-cord", seen: "seen-cord" }));
+    const kept = await post(
+      id,
+      draft(2, "intervention", { repair: "fit-cord", seen: "seen-cord", taken: "afterwards" }),
+    );
     expect(kept.body.interventions[0]).toMatchObject({ seen: { moveId: "look-cord", outcomeId: "damaged" } });
     expect(kept.body.answers).toMatchObject([{ moveId: "look-cord", outcomeId: "damaged", epoch: 0 }]);
-    const wrong = await post(id, draft(3, "intervention", { repair: "fit-belt", seen: "seen-cord" }));
+    const wrong = await post(
+      id,
+      draft(3, "intervention", { repair: "fit-belt", seen: "seen-cord", taken: "afterwards" }),
+    );
     expect(wrong.problem.issues[0]?.message).toContain("seen-belt");
   });
 });

@@ -221,7 +221,7 @@ describe("keeping an entry", () => {
       "guard/bench-state",
     );
     expect((await post(id, draft(2, "answer", answer("could-not")))).status).toBe(200);
-    await post(id, draft(3, "intervention", { repair: "fit-fuse" }));
+    await post(id, draft(3, "intervention", { repair: "fit-fuse", taken: "afterwards" }));
     const after = await post(id, draft(4, "answer", answer("free", "afterwards")));
     expect(after.body.answers.map(({ epoch, outcomeId }) => [epoch, outcomeId])).toEqual([
       [0, "could-not"],

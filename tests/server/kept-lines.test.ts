@@ -159,7 +159,7 @@ describe("a route that is nothing but a run", () => {
       complaint: { signs: ["does-not-turn", "hum"], circumstance: "always", afterMinutes: null, words: "" },
     });
     for (const repair of ["fit-start-capacitor", "service-start-switch", "re-terminate"])
-      expect((await post(id, "intervention", { repair })).status).toBe(200);
+      expect((await post(id, "intervention", { repair, taken: "afterwards" })).status).toBe(200);
     const decided = await post(id, "decision", { route: "part", overrideWhy: "" });
     expect(decided.status).toBe(200);
     expect(decided.body.decision).toMatchObject({ repairs: [], label: "Run it as the complaint comes" });

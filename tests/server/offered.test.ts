@@ -67,7 +67,11 @@ async function offered(view: JobView): Promise<readonly Offered[]> {
     ...trials
       .slice(0, BEST)
       .flatMap(({ repairs }) => repairs.slice(0, 1))
-      .map((repair) => ({ kind: "intervention", stage: "put-back", payload: { repair } })),
+      .map((repair) => ({
+        kind: "intervention",
+        stage: "put-back",
+        payload: { repair, taken: "afterwards" },
+      })),
     ...view.removed
       .filter(({ refit }) => refit === null)
       .map(({ seq }) => ({

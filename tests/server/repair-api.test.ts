@@ -124,7 +124,12 @@ describe("deciding", () => {
     const opener = await complete("Garage-door opener", route({ route: "part" }));
     expect(opener.entry?.payload).toMatchObject({ route: "part" });
     expect(
-      (await complete("Wool carder", { kind: "intervention", payload: { repair: "curse" } })).issues[0]?.code,
+      (
+        await complete("Wool carder", {
+          kind: "intervention",
+          payload: { repair: "curse", taken: "afterwards" },
+        })
+      ).issues[0]?.code,
     ).toBe("unknown/repair");
     expect(
       (await complete("Wool carder", { kind: "priced", payload: { of: "curse", minor: 1 } })).issues[0]?.code,

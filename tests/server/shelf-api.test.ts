@@ -111,7 +111,10 @@ describe("what lies on the shelf", () => {
     await choose(job, 2, `shelf:${first}`);
     await choose(job, 3, `shelf:${second}`);
     expect([await countOf(first), await countOf(second)]).toEqual([1, 0]);
-    const fitted = await post(job, draft(4, "intervention", { repair: "fit-run-capacitor" }));
+    const fitted = await post(
+      job,
+      draft(4, "intervention", { repair: "fit-run-capacitor", taken: "afterwards" }),
+    );
     expect(fitted.problem?.issues ?? []).toEqual([]);
     await choose(job, 5, `shelf:${third}`);
     expect([await countOf(first), await countOf(second), await countOf(third)]).toEqual([1, 0, 0]);

@@ -11,6 +11,7 @@ import type { Said } from "../tools/finding.input";
 import type { ToolCard } from "../tools/tool";
 import { latestBy } from "./log/lines";
 import { isRepairDone, isWhole, stillOff } from "./reassembly/put-back";
+import { COVER_NEED } from "./reassembly/touched";
 import { signOffWord } from "./sign-off/sign-off";
 import { isNotToBeUsed, wordNow } from "./sign-off/word-now";
 import type { Stage } from "./stages";
@@ -129,6 +130,11 @@ function awaitPart({ orders }: Standing, context: StepContext): NextStep | undef
 /** The first thing that keeps hands out, blades that turn with the shaft among it, as far as this screen knows. */
 function firstGap(view: Standing, { isPlugFresh, now, limits }: StepContext): BenchGap | undefined {
   return gapsFor(asSeen(view.bench, isPlugFresh), "turning-inside", view.machine, now, limits)[0];
+}
+
+/** The same for what goes back on from outside: covers and screws, whatever may be charged under them. */
+function handsGap(view: Standing, { isPlugFresh, now, limits }: StepContext): BenchGap | undefined {
+  return gapsFor(asSeen(view.bench, isPlugFresh), COVER_NEED, view.machine, now, limits)[0];
 }
 
 /** The part of Make safe in which a gap is settled. */
@@ -257,7 +263,10 @@ function repairStep(view: Standing, whole: Standing, context: StepContext): Next
     return step(left > 0 ? "put-back" : "sign-off", "now/test-again", { title: again.title }, "open");
   const clip = clipStep(view);
   if (clip) return clip;
-  if (left > 0) return step("put-back", "now/put-back", { left }, "off");
+  if (left > 0) {
+    const loose = handsGap(view, context);
+    return loose ? makeSafe(view, loose) : step("put-back", "now/put-back", { left }, "off");
+  }
   const { unproven } = signOffWord(whole, context);
   if (unproven.some((code) => code.startsWith("final-")))
     return step("sign-off", "now/final-tests", {}, "tests");

@@ -7,6 +7,7 @@ import type { AnswerRef } from "./move-page.input";
 import { withoutHands } from "./no-hands";
 import { PARAMETER_IDS } from "./parameters";
 import { signMove } from "./sign-move";
+import { touchIssues } from "./touch-words";
 import type { Knowledge, Move, When } from "./types";
 import { whenText } from "./when";
 
@@ -328,6 +329,7 @@ export function crossReferences(tables: Tables): Issue[] {
     table === "moves" || table === "faults" ? `${table}/${id}` : `tables/${table}`;
   return [
     ...machineIssues(tables),
+    ...touchIssues(tables),
     ...moveIssues(tables, moves),
     ...faultIssues(tables, moves),
     ...tableIssues(tables, moves),

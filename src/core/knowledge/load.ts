@@ -115,6 +115,7 @@ export function loadKnowledge(raw: RawKnowledge): Result<Knowledge> {
     recalls: table("recalls"),
     kit: table("kit"),
     inseparable: table("inseparable"),
+    touchWords: table("touchWords"),
     aliases: table("aliases"),
   };
   if (issues.length > 0) return fail(...issues);

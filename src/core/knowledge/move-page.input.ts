@@ -44,6 +44,8 @@ export const movePage = strictObject({
   stations: yup.array(yup.string().required()),
   /** What hands, probes or power go to: what it needs beforehand follows from it. */
   touches: yup.array(oneOf(TOUCHES)).required().min(1),
+  /** Words of its title and how that mean something else than they do elsewhere, each with what: "turn" a knob. */
+  otherSense: optionalTable(words()),
   /** What must be open or off for it; opened once, it costs nothing more. */
   access: yup.string(),
   /** The part that the move tells of, as the Bench and Match speak of it. */

@@ -2,6 +2,7 @@ import * as yup from "yup";
 import { finiteNumber, strictObject } from "../validate";
 import { chance, ids, oneOf, optionalTable, provenance, table, words } from "./fields.input";
 import { TOLD } from "./told";
+import { TOUCHES } from "./touches";
 
 /** A row of a table; where it comes from is said once a file, and on the row only where it differs. */
 const row = <F extends yup.ObjectShape>(fields: F) =>
@@ -106,6 +107,10 @@ export const ROWS = {
     done: words(),
     minutes: finiteNumber().required().positive(),
     partMinor: finiteNumber().required().min(0),
+    /** What hands go to for it; everything that can hurt without power, where nothing is said. */
+    touches: yup.array(oneOf(TOUCHES).required()).min(1).optional().default(undefined),
+    /** Words of it that mean something else than they do elsewhere. */
+    otherSense: optionalTable(words()),
     /** What must be off for it. */
     access: yup.array(words()),
     partFamily: yup.string(),
@@ -179,6 +184,8 @@ export const ROWS = {
     insteadOf: yup.string(),
     /** What the machine must be like for it: plug out, or powered behind a residual-current device. */
     needs: oneOf(["plug-out", "powered"] as const),
+    touches: yup.array(oneOf(TOUCHES)).required().min(1),
+    otherSense: optionalTable(words()),
     /** Limit rows; the first that applies to the machine decides. */
     limits: ids(),
   }),
@@ -207,6 +214,15 @@ export const ROWS = {
     label: words(),
     /** What it costs to buy, where a repair asks for it; minor units. */
     buyMinor: finiteNumber().min(0),
+  }),
+  /** Words of a page that say what is touched or driven, the touches of which one must be named, and what else says that touch. */
+  touchWords: row({
+    label: words(),
+    forms: ids().min(1),
+    /** Phrases with those words that say nothing of it. */
+    silent: ids(),
+    touches: yup.array(oneOf(TOUCHES)).required().min(1),
+    saidBy: ids(),
   }),
   /** Faults that no move tells apart: shown as one suspect, cured by one repair. */
   inseparable: row({ faults: ids().min(2), reason: words(), repair: words() }),

@@ -60,6 +60,18 @@ const NEEDS: Readonly<Record<Touch, BenchNeed>> = {
   "live-conductors": "none",
 };
 
+/** Hands inside, and on what turns: all that can hurt with the plug out. */
+const ANYWHERE: readonly Touch[] = ["inside", "shaft"];
+
+/** What hands go to for a repair, where its row says it; else everything that can hurt with the plug out. */
+export function repairTouches({
+  touches,
+}: {
+  readonly touches?: readonly Touch[] | undefined;
+}): readonly Touch[] {
+  return touches ?? ANYWHERE;
+}
+
 /** What the bench state must be for all that is touched together. */
 export function needOf(touches: readonly Touch[]): BenchNeed {
   const parts = touches.map((touch) => PARTS[NEEDS[touch]]);

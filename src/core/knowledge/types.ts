@@ -33,6 +33,7 @@ export type SeenFault = Row<"seen">;
 export type RecallNotice = Row<"recalls">;
 export type KitItem = Row<"kit">;
 export type Inseparable = Row<"inseparable">;
+export type TouchWords = Row<"touchWords">;
 export type Alias = Row<"aliases">;
 
 export type StoreId = Family["stores"][number];
@@ -58,6 +59,7 @@ export interface Knowledge {
   readonly recalls: readonly RecallNotice[];
   readonly kit: readonly KitItem[];
   readonly inseparable: readonly Inseparable[];
+  readonly touchWords: readonly TouchWords[];
   readonly aliases: readonly Alias[];
 }
 

@@ -25,6 +25,8 @@ export interface JobScreen {
   /** What could be done if the plug were still known to be out: undefined while it is, or was never out. */
   readonly wasAboutTo: NextStep | undefined;
   gaps(need: BenchNeed): BenchGap[];
+  /** What hands do at this moment counts as done now only with nothing between them and the machine. */
+  taken(need: BenchNeed): "now" | "afterwards";
   /** What stands between the machine and power used so. */
   liveGaps(power: PowerUse): LiveGap[];
   readonly liveWarnings: readonly LiveWarning[];
@@ -45,6 +47,7 @@ export function useJobScreen(fromPage: JobView, shop: Shop): JobScreen {
   return useMemo(() => {
     const bench = asSeen(job.bench, isPlugFresh);
     const context = { deadChecks, moves, tools, limits, now, zone, isPlugFresh };
+    const gaps = (need: BenchNeed): BenchGap[] => gapsFor(bench, need, job.machine, now, limits);
     const facts = liveFactsOf(job, bench, { deadChecks, isOutletNamed: isOutletNamed({ residualOutlet }) });
     return {
       job,
@@ -59,7 +62,8 @@ export function useJobScreen(fromPage: JobView, shop: Shop): JobScreen {
         gapsFor(job.bench, "plug-out", job.machine, now, limits).length === 0
           ? nextStep(job, { ...context, isPlugFresh: true })
           : undefined,
-      gaps: (need) => gapsFor(bench, need, job.machine, now, limits),
+      gaps,
+      taken: (need) => (gaps(need).length === 0 ? "now" : "afterwards"),
       liveGaps: (power) => liveGaps(facts, power),
       liveWarnings: liveWarnings(facts),
     };

@@ -1,4 +1,5 @@
 import { openedAccess } from "@/core/job/opened-access";
+import { COVER_NEED } from "@/core/job/reassembly/touched";
 import type { Move } from "@/core/knowledge/types";
 import type { Shop } from "@/core/shop/shop";
 import { inSentence } from "@/words/in-sentence";
@@ -23,7 +24,7 @@ export function CoverOff({ screen, shop, move, onOpened }: CoverProps) {
   const name = access?.names[0];
   if (!access || name === undefined) return null;
   if (openedAccess(job, job.bench.opened, shop.access).includes(access.id))
-    return <WhatCameOff job={job} stage="isolate" />;
+    return <WhatCameOff screen={screen} stage="isolate" />;
   return (
     <p className="my-2 flex flex-wrap items-center gap-3">
       <span>It needs: {inSentence(access.label)}.</span>
@@ -34,7 +35,8 @@ export function CoverOff({ screen, shop, move, onOpened }: CoverProps) {
         onClick={() => {
           // With the cover off other moves cost less: the card must not change under the hand that took it off.
           onOpened();
-          void post({ kind: "opened", stage: "isolate", payload: { access: name, is: access.id } });
+          const payload = { access: name, is: access.id, taken: screen.taken(COVER_NEED) };
+          void post({ kind: "opened", stage: "isolate", payload });
         }}
       >
         It is off

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { foundByHand } from "@/core/job/isolation/found-by-hand";
 import type { Parameters } from "@/core/knowledge/parameters";
+import { needOf, repairTouches } from "@/core/knowledge/touches";
 import type { Knowledge } from "@/core/knowledge/types";
 import { Problem } from "../fields/Problem";
 import { BenchGate } from "../frame/BenchGate";
@@ -22,11 +23,14 @@ export function MadeGood({
   const [pending, setPending] = useState<string | undefined>(undefined);
   const found = foundByHand(job, knowledge, parameters);
   if (found.length === 0) return null;
-  const keep = async (repair: string): Promise<void> => {
-    if (await post({ kind: "intervention", stage: "isolate", payload: { repair } })) setPending(undefined);
+  const needOfRepair = (repair: string) =>
+    needOf(repairTouches(knowledge.repairs.find(({ id }) => id === repair) ?? {}));
+  const keep = async (repair: string, taken: "now" | "afterwards"): Promise<void> => {
+    const payload = { repair, taken };
+    if (await post({ kind: "intervention", stage: "isolate", payload })) setPending(undefined);
   };
   const done = (repair: string): void => {
-    if (screen.gaps("hands-inside").length === 0) void keep(repair);
+    if (screen.taken(needOfRepair(repair)) === "now") void keep(repair, "now");
     else setPending(repair);
   };
   return (
@@ -49,11 +53,11 @@ export function MadeGood({
         <BenchGate
           screen={screen}
           stage="isolate"
-          need="hands-inside"
+          need={needOfRepair(pending)}
           about="This as done"
           late="It was done before: keep it"
-          onSettled={() => keep(pending)}
-          onAfterwards={() => keep(pending)}
+          onSettled={() => done(pending)}
+          onAfterwards={() => keep(pending, "afterwards")}
         />
       )}
       <Problem text={problem} />

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { kindByName } from "@/core/job/door/machine-kind";
 import { openedAccess } from "@/core/job/opened-access";
+import { COVER_NEED } from "@/core/job/reassembly/touched";
 import type { Access } from "@/core/knowledge/types";
 import type { BenchGap } from "@/core/safety/bench-gaps";
 import { isHoldable } from "@/core/safety/hazards";
@@ -108,8 +109,9 @@ export function OpenCovers({ screen, shop }: CoversProps) {
   const { job } = screen;
   const { post, problem, isBusy } = usePost(job.jobId);
   const first = screen.gaps("turning-inside").filter((gap) => !UNDER_COVER.has(gap));
+  const taken = screen.taken(COVER_NEED);
   const open = (access: string, is: string): Promise<boolean> =>
-    post({ kind: "opened", stage: "make-safe", payload: { access, is } });
+    post({ kind: "opened", stage: "make-safe", payload: { access, is, taken } });
   return (
     <div className="mb-3">
       {first.length > 0 ? (
@@ -142,14 +144,16 @@ export function OpenCovers({ screen, shop }: CoversProps) {
               type="button"
               className="btn btn-outline"
               disabled={isBusy}
-              onClick={() => void post({ kind: "closed", stage: "make-safe", payload: { access: one } })}
+              onClick={() =>
+                void post({ kind: "closed", stage: "make-safe", payload: { access: one, taken } })
+              }
             >
               Back on: {one}
             </button>
           ))}
         </div>
       </fieldset>
-      {job.bench.opened.length > 0 ? <WhatCameOff job={job} stage="make-safe" /> : null}
+      {job.bench.opened.length > 0 ? <WhatCameOff screen={screen} stage="make-safe" /> : null}
       <OwnName shop={shop} onOpen={open} />
       <Problem text={problem} />
     </div>

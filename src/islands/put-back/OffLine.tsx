@@ -1,16 +1,17 @@
 import { useState } from "react";
 import { EMPTY_REFITTED_FACTS } from "@/core/job/log/empty-facts";
-import type { JobView } from "@/core/job/log/view";
 import { isProtective } from "@/core/job/reassembly/protective";
 import type { ToPutBack } from "@/core/job/reassembly/put-back";
 import type { OffLine as Off } from "@/core/job/reassembly/reassembly";
+import { needToPutBack } from "@/core/job/reassembly/touched";
 import { offWords } from "@/words/put-back";
 import { Problem } from "../fields/Problem";
 import { useAnchored } from "../frame/anchor";
+import type { JobScreen } from "../frame/use-job-screen";
 import { usePost } from "../state/use-post";
 
 interface LineProps {
-  readonly job: JobView;
+  readonly screen: JobScreen;
   readonly one: ToPutBack;
   readonly isNow: boolean;
   /** Small parts that move from the old part to a new one. */
@@ -128,19 +129,22 @@ function Details({ off, access }: { readonly off: Off | undefined; readonly acce
 }
 
 /** One thing that came off. The one to put back now is the loudest. */
-export function OffLine({ job, one, isNow, carries, handle, onPin }: LineProps) {
+export function OffLine({ screen, one, isNow, carries, handle, onPin }: LineProps) {
+  const { job } = screen;
   const { post, problem, isBusy } = usePost(job.jobId);
   const [form, setForm] = useState<Form | undefined>(undefined);
   const { ref } = useAnchored<HTMLDivElement>(isNow ? "off" : undefined);
   const off = job.removed.find(({ seq }) => seq === one.line);
   const what = one.access ?? (off ? offWords(off) : "");
+  const taken = screen.taken(needToPutBack(one, job.removed));
+  const isLoud = isNow && taken === "now";
   const refit = async (how: "back" | "replaced" | "left-out", said: object = {}): Promise<void> => {
-    const payload = { ...EMPTY_REFITTED_FACTS, line: one.line, how, ...said };
+    const payload = { ...EMPTY_REFITTED_FACTS, line: one.line, how, taken, ...said };
     if (await post({ kind: "refitted", stage: "put-back", payload })) setForm(undefined);
   };
   const back = (): void => {
     if (one.access === null) void refit("back");
-    else void post({ kind: "closed", stage: "put-back", payload: { access: one.access } });
+    else void post({ kind: "closed", stage: "put-back", payload: { access: one.access, taken } });
   };
   if (off?.refit)
     return (
@@ -168,7 +172,7 @@ export function OffLine({ job, one, isNow, carries, handle, onPin }: LineProps) 
         </span>
         <button
           type="button"
-          className={isNow ? "btn btn-primary btn-loud" : "btn btn-outline"}
+          className={isLoud ? "btn btn-primary btn-loud" : "btn btn-outline"}
           aria-label={`${tick}: ${what}`}
           disabled={isBusy}
           onClick={back}

@@ -16,15 +16,15 @@ import {
 } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import GripVertical from "lucide-react/icons/grip-vertical";
-import type { JobView } from "@/core/job/log/view";
 import type { ToPutBack } from "@/core/job/reassembly/put-back";
 import { offWords } from "@/words/put-back";
 import { Problem } from "../fields/Problem";
+import type { JobScreen } from "../frame/use-job-screen";
 import { usePost } from "../state/use-post";
 import { OffLine } from "./OffLine";
 
 interface ListProps {
-  readonly job: JobView;
+  readonly screen: JobScreen;
   readonly order: readonly ToPutBack[];
   readonly current: ToPutBack | undefined;
   readonly carries: readonly string[];
@@ -34,11 +34,11 @@ interface ListProps {
 type RowProps = Omit<ListProps, "order"> & { readonly one: ToPutBack };
 
 /** A line that can be moved by its handle, with the pointer or with Space and the arrow keys. */
-function Movable({ one, job, current, carries, onPin }: RowProps) {
+function Movable({ one, screen, current, carries, onPin }: RowProps) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id: one.seq,
   });
-  const off = job.removed.find(({ seq }) => seq === one.line);
+  const off = screen.job.removed.find(({ seq }) => seq === one.line);
   const handle = (
     <button
       type="button"
@@ -56,13 +56,21 @@ function Movable({ one, job, current, carries, onPin }: RowProps) {
       style={{ transform: CSS.Translate.toString(transform), transition }}
       className={isDragging ? "relative z-10 bg-sheet shadow-lg" : ""}
     >
-      <OffLine job={job} one={one} isNow={one === current} carries={carries} onPin={onPin} handle={handle} />
+      <OffLine
+        screen={screen}
+        one={one}
+        isNow={one === current}
+        carries={carries}
+        onPin={onPin}
+        handle={handle}
+      />
     </li>
   );
 }
 
 /** All that came off, reversed; what is still off can be moved to where it goes back. */
-export function OffList({ job, order, current, carries, onPin }: ListProps) {
+export function OffList({ screen, order, current, carries, onPin }: ListProps) {
+  const { job } = screen;
   const { post, problem } = usePost(job.jobId);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
@@ -83,10 +91,17 @@ export function OffList({ job, order, current, carries, onPin }: ListProps) {
         <ol aria-label="To put back">
           {order.map((one) =>
             isOff(one) && movable.length > 1 ? (
-              <Movable key={one.seq} job={job} one={one} current={current} carries={carries} onPin={onPin} />
+              <Movable
+                key={one.seq}
+                screen={screen}
+                one={one}
+                current={current}
+                carries={carries}
+                onPin={onPin}
+              />
             ) : (
               <li key={one.seq}>
-                <OffLine job={job} one={one} isNow={one === current} carries={carries} onPin={onPin} />
+                <OffLine screen={screen} one={one} isNow={one === current} carries={carries} onPin={onPin} />
               </li>
             ),
           )}

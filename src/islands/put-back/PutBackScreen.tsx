@@ -22,6 +22,7 @@ import { useAwake } from "../state/awake";
 import { usePost } from "../state/use-post";
 import { TookOff } from "../taking-apart/TookOff";
 import { useTakingApart } from "../taking-apart/use-taking-apart";
+import { BeforeHands } from "./BeforeHands";
 import { OffList } from "./OffList";
 import { PinPicture } from "./PinPicture";
 import { RepairDone } from "./RepairDone";
@@ -116,7 +117,7 @@ function Body({
   readonly repairs: readonly Repair[];
 }) {
   const { job } = screen;
-  const apart = useTakingApart(job, "put-back");
+  const apart = useTakingApart(screen, "put-back");
   const [chosen, setChosen] = useState<number | undefined>(undefined);
   const [pinning, setPinning] = useState<number | undefined>(undefined);
   const { post, problem } = usePost(job.jobId);
@@ -151,8 +152,9 @@ function Body({
         {order.length === 0 ? (
           <p className="py-3 text-soft">Nothing has come off yet. Write each thing down as it comes off.</p>
         ) : null}
+        {current ? <BeforeHands screen={screen} one={current} /> : null}
         <OffList
-          job={job}
+          screen={screen}
           order={order}
           current={current}
           carries={carriesOf(job, repairs)}

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { fitsProtectivePart, isMatched } from "@/core/job/protective-part";
 import { isRepairDone } from "@/core/job/reassembly/put-back";
+import { needOf, repairTouches } from "@/core/knowledge/touches";
 import type { Repair } from "@/core/knowledge/types";
 import { stepLabel } from "@/words/routes";
 import { Problem } from "../fields/Problem";
@@ -14,6 +15,7 @@ interface DoneProps {
   readonly repairs: readonly Repair[];
 }
 
+type Taken = "now" | "afterwards";
 type PartSaid = "same" | "not-checked" | undefined;
 
 interface OtherProps extends Pick<DoneProps, "repairs"> {
@@ -27,6 +29,11 @@ interface DoneButtonProps {
   readonly isBusy: boolean;
   readonly isLoud: boolean;
   onDone(part: PartSaid): void;
+}
+
+/** What must be settled before hands do all of these. */
+function needOfRepairs(ids: readonly string[], repairs: readonly Repair[]) {
+  return needOf(repairs.filter(({ id }) => ids.includes(id)).flatMap(repairTouches));
 }
 
 /** One tap: done; where a part protects, the tap says as well whether it is of the same rating and kind. */
@@ -91,9 +98,9 @@ export function RepairDone({ screen, repairs }: DoneProps) {
   const { ref } = useAnchored("repair");
   const isDone = isRepairDone(job);
   const [saidPart, setSaidPart] = useState<PartSaid>(undefined);
-  const keep = async (ids: readonly string[], said: PartSaid): Promise<void> => {
+  const keep = async (ids: readonly string[], said: PartSaid, taken: Taken): Promise<void> => {
     for (const repair of ids) {
-      const payload = said === undefined ? { repair } : { repair, part: said };
+      const payload = said === undefined ? { repair, taken } : { repair, part: said, taken };
       if (!(await post({ kind: "intervention", stage: "put-back", payload }))) return;
     }
     setPending([]);
@@ -101,7 +108,7 @@ export function RepairDone({ screen, repairs }: DoneProps) {
   };
   const done = (ids: readonly string[], said: PartSaid): void => {
     setSaidPart(said);
-    if (screen.gaps("hands-inside").length === 0) void keep(ids, said);
+    if (screen.taken(needOfRepairs(ids, repairs)) === "now") void keep(ids, said, "now");
     else setPending(ids);
   };
   const asksPart = (ids: readonly string[]): boolean =>
@@ -173,11 +180,11 @@ export function RepairDone({ screen, repairs }: DoneProps) {
         <BenchGate
           screen={screen}
           stage="put-back"
-          need="hands-inside"
+          need={needOfRepairs(pending, repairs)}
           about={`"${stepLabel(pending, repairs)}" as done`}
           late="It was done before: keep it"
-          onSettled={() => keep(pending, saidPart)}
-          onAfterwards={() => keep(pending, saidPart)}
+          onSettled={() => done(pending, saidPart)}
+          onAfterwards={() => keep(pending, saidPart, "afterwards")}
         />
       ) : null}
       <Problem text={problem} />

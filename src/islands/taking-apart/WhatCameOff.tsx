@@ -1,16 +1,17 @@
-import type { JobView } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
+import type { JobScreen } from "../frame/use-job-screen";
 import { TookOff } from "./TookOff";
 import { useTakingApart } from "./use-taking-apart";
 
 interface OffProps {
-  readonly job: JobView;
+  readonly screen: JobScreen;
   readonly stage: Stage;
 }
 
 /** Offered while a cover comes off, not afterwards: what comes off with it, one tap each. */
-export function WhatCameOff({ job, stage }: OffProps) {
-  const apart = useTakingApart(job, stage);
+export function WhatCameOff({ screen, stage }: OffProps) {
+  const { job } = screen;
+  const apart = useTakingApart(screen, stage);
   const off = job.removed.filter(({ refit }) => refit === null).length;
   return (
     <details className="my-2" data-testid="what-came-off">

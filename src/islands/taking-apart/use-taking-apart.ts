@@ -1,7 +1,8 @@
 import { EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-facts";
 import type { Pin, Removed, RemovedSort } from "@/core/job/log/entry";
-import type { JobView } from "@/core/job/log/view";
+import { needToTouch } from "@/core/job/reassembly/touched";
 import type { Stage } from "@/core/job/stages";
+import type { JobScreen } from "../frame/use-job-screen";
 import { useDraft } from "../state/draft";
 import { usePost } from "../state/use-post";
 
@@ -41,7 +42,8 @@ export interface TakingApart {
 }
 
 /** One tap, one line: count, tray, terminal and pin are taken from what stands ready. */
-export function useTakingApart(job: JobView, stage: Stage): TakingApart {
+export function useTakingApart(screen: JobScreen, stage: Stage): TakingApart {
+  const { job } = screen;
   const [ready, setReady] = useDraft<Ready>(`taking-apart:${job.jobId}`, EMPTY);
   const { post, problem, isBusy } = usePost(job.jobId);
   const keep: TakingApart["keep"] = async (line) => {
@@ -54,6 +56,7 @@ export function useTakingApart(job: JobView, stage: Stage): TakingApart {
       adhesive: ready.adhesive,
       pin: ready.pin,
       ...line,
+      taken: screen.taken(needToTouch(line.sort)),
     };
     if (await post({ kind: "removed", stage, payload }))
       setReady({ ...EMPTY, where: ready.where, sort: ready.sort });

@@ -26,7 +26,7 @@ function requestWith(context: typeof TOOL_CONTEXT, ...lines: readonly Line[]) {
 }
 
 describe("what lies open", () => {
-  const opened = (access: string, is: string): Line => ["opened", { access, is }];
+  const opened = (access: string, is: string): Line => ["opened", { access, is, taken: "afterwards" }];
   const found = (...lines: readonly Line[]) => request(...lines).bench?.opened;
 
   it("is what was said, never what a name sounds like", () => {
@@ -41,7 +41,9 @@ describe("what lies open", () => {
   });
 
   it("is shut once it was closed", () => {
-    expect(found(opened("hump", "capacitor-cover"), ["closed", { access: "hump" }])).toEqual([]);
+    expect(
+      found(opened("hump", "capacitor-cover"), ["closed", { access: "hump", taken: "afterwards" }]),
+    ).toEqual([]);
   });
 });
 
@@ -76,7 +78,9 @@ describe("what could not be done", () => {
     expect(asked(requestWith({ ...TOOL_CONTEXT, settings }, ["taken-in", CARDER], noTester))).toEqual([]);
     const tooDeep = couldNot("start-switch-ohms", "cannot-reach");
     expect(asked(request(tooDeep))).toEqual(["start-switch-ohms"]);
-    expect(asked(request(tooDeep, ["opened", { access: "end bell", is: "end-bell" }]))).toEqual([]);
+    expect(
+      asked(request(tooDeep, ["opened", { access: "end bell", is: "end-bell", taken: "afterwards" }])),
+    ).toEqual([]);
   });
 
   it("takes out of everything what the machine does not have: a station, or the part of one", () => {
@@ -96,7 +100,14 @@ describe("what could not be done", () => {
     expect(request(belt, noCoupling).machine.stations).toBeUndefined();
     const mended: Line = [
       "intervention",
-      { label: "Belt fitted", faultIds: ["belt-off"], success: 0.97, seen: null, part: "none" },
+      {
+        label: "Belt fitted",
+        faultIds: ["belt-off"],
+        success: 0.97,
+        seen: null,
+        part: "none",
+        taken: "afterwards",
+      },
     ];
     expect(request(mended, noCoupling).machine.stations).toBeUndefined();
   });
@@ -191,7 +202,14 @@ describe("a small defect found by hand", () => {
   it("is no longer found once work was done since", () => {
     const done: Line = [
       "intervention",
-      { label: "Re-terminate", faultIds: ["loose-connection"], success: 0.9, seen: null, part: "none" },
+      {
+        label: "Re-terminate",
+        faultIds: ["loose-connection"],
+        success: 0.9,
+        seen: null,
+        part: "none",
+        taken: "afterwards",
+      },
     ];
     expect(found(answered("tug-leads", "loose"), done)).toEqual([]);
   });
@@ -204,7 +222,14 @@ describe("a machine that came back", () => {
   ];
   const fitted: Line = [
     "intervention",
-    { label: "Fitted", faultIds: ["start-capacitor-low"], success: 0.97, seen: null, part: "matched" },
+    {
+      label: "Fitted",
+      faultIds: ["start-capacitor-low"],
+      success: 0.97,
+      seen: null,
+      part: "matched",
+      taken: "afterwards",
+    },
   ];
   const signed: Line = [
     "signed-off",

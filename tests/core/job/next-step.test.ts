@@ -261,7 +261,14 @@ describe("what a machine on the bench waits for", () => {
     ];
     const fitted: Line = [
       "intervention",
-      { label: "Start capacitor fitted", faultIds: [], success: 0.9, seen: null, part: "none" },
+      {
+        label: "Start capacitor fitted",
+        faultIds: [],
+        success: 0.9,
+        seen: null,
+        part: "none",
+        taken: "afterwards",
+      },
     ];
     const back: readonly Line[] = [
       ...CHECKED,

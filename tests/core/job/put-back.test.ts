@@ -30,10 +30,18 @@ const order = (...lines: readonly Line[]) =>
 describe("the order of putting back", () => {
   it("is the order of coming off, reversed; an open cover closes where it was opened", () => {
     expect(
-      order(["opened", { access: "hump", is: "capacitor-cover" }], off("screw"), off("capacitor")),
+      order(
+        ["opened", { access: "hump", is: "capacitor-cover", taken: "afterwards" }],
+        off("screw"),
+        off("capacitor"),
+      ),
     ).toEqual([4, 3, "hump"]);
     expect(
-      order(off("screw"), ["opened", { access: "hump", is: "capacitor-cover" }], off("capacitor")),
+      order(
+        off("screw"),
+        ["opened", { access: "hump", is: "capacitor-cover", taken: "afterwards" }],
+        off("capacitor"),
+      ),
     ).toEqual([4, "hump", 2]);
   });
 
@@ -123,7 +131,7 @@ describe("pins and wires", () => {
 
 const FITTED: Line = [
   "intervention",
-  { label: "Fitted", faultIds: [], success: 0.9, seen: null, part: "none" },
+  { label: "Fitted", faultIds: [], success: 0.9, seen: null, part: "none", taken: "afterwards" },
 ];
 const ALWAYS: Line = ["complaint", { signs: [], circumstance: "always", afterMinutes: null, words: "Hums." }];
 const TESTS: readonly Line[] = ["look-and-cord", "earth-continuity"].map((id) => ["reading", check(id)]);

@@ -29,7 +29,7 @@ const LINES: readonly Line[] = [
   ["follow-up", { ...EMPTY_FOLLOW_UP_FACTS, what: "look" }],
   ["owner-answer", { question: "q", answer: "asked", means: "message", ...EMPTY_OWNER_FACTS }],
   ["timer-started", { what: "drain", seconds: 9 }],
-  ["opened", { access: "hump", is: "capacitor-cover" }],
+  ["opened", { access: "hump", is: "capacitor-cover", taken: "afterwards" }],
 ];
 const anyLog = fc
   .array(fc.constantFrom(...LINES), { minLength: 1, maxLength: 12 })
@@ -93,8 +93,11 @@ describe("laws of the log", () => {
       ["reading", check("insulation")],
       ["bench-state", { event: "incident", what: "smoke" }],
       ["bench-state", { ...DRAINED, volts: 90 } as Payloads["bench-state"]],
-      ["intervention", { label: "", faultIds: ["damp"], success: 1, seen: null, part: "none" }],
-      ["closed", { access: "hump" }],
+      [
+        "intervention",
+        { label: "", faultIds: ["damp"], success: 1, seen: null, part: "none", taken: "afterwards" },
+      ],
+      ["closed", { access: "hump", taken: "afterwards" }],
     ];
     const logs = fc
       .array(fc.constantFrom(...hurts), { minLength: 1, maxLength: 12 })

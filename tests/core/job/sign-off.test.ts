@@ -16,7 +16,14 @@ const TESTS: readonly Line[] = ["look-and-cord", "earth-continuity", "insulation
 );
 const FITTED: Line = [
   "intervention",
-  { label: "Capacitor fitted", faultIds: ["start-capacitor-low"], success: 0.97, seen: null, part: "none" },
+  {
+    label: "Capacitor fitted",
+    faultIds: ["start-capacitor-low"],
+    success: 0.97,
+    seen: null,
+    part: "none",
+    taken: "afterwards",
+  },
 ];
 const run = (change: Partial<AcceptanceRun> = {}): Line =>
   ran({ circumstance: "cold", minutes: 10, ...change });
@@ -79,7 +86,13 @@ describe("the one word that the log allows", () => {
     ["nothing done", [...START, ...TESTS, run()], "not-repaired", "nothing-done"],
     [
       "a cover open",
-      [...START, ["opened", { access: "capacitor hump", is: "capacitor-cover" }], FITTED, ...TESTS, run()],
+      [
+        ...START,
+        ["opened", { access: "capacitor hump", is: "capacitor-cover", taken: "afterwards" }],
+        FITTED,
+        ...TESTS,
+        run(),
+      ],
       "do-not-use",
       "cover-open",
     ],
@@ -183,8 +196,8 @@ describe("the one word that the log allows", () => {
       run({ result: "stopped" }),
       ...TESTS,
       ["reading", check("insulation", "failed")],
-      ["opened", { access: "hump", is: "capacitor-cover" }],
-      ["closed", { access: "hump" }],
+      ["opened", { access: "hump", is: "capacitor-cover", taken: "afterwards" }],
+      ["closed", { access: "hump", taken: "afterwards" }],
       SCREWS,
     );
     fc.assert(
@@ -234,7 +247,14 @@ describe("putting back", () => {
   ];
 
   it("goes in reverse, opened covers in their place", () => {
-    const view = viewOf(logOf(...START, ["opened", { access: "hump", is: "capacitor-cover" }], SCREWS, WIRE));
+    const view = viewOf(
+      logOf(
+        ...START,
+        ["opened", { access: "hump", is: "capacitor-cover", taken: "afterwards" }],
+        SCREWS,
+        WIRE,
+      ),
+    );
     expect(putBackOrder(view).map(({ line, access }) => access ?? line)).toEqual([6, 5, "hump"]);
   });
 
@@ -257,9 +277,9 @@ describe("putting back", () => {
 
   it("covers come on before power; a run made already can still be written down", () => {
     expect(guard([...START, SCREWS], run())).toEqual(["guard/not-whole"]);
-    expect(guard([...START, ["opened", { access: "hump", is: "capacitor-cover" }]], run())).toEqual([
-      "guard/not-whole",
-    ]);
+    expect(
+      guard([...START, ["opened", { access: "hump", is: "capacitor-cover", taken: "afterwards" }]], run()),
+    ).toEqual(["guard/not-whole"]);
     expect(guard([...START, SCREWS], run({ taken: "afterwards" }))).toEqual([]);
     const plugged: Line = ["bench-state", { event: "plugged-in", outlet: "residual-current" }];
     expect(guard([...START, SCREWS, back(4)], run())).toEqual(["guard/live-work"]);
@@ -287,7 +307,10 @@ describe("putting back", () => {
         [
           ...START,
           SCREWS,
-          ["refitted", { line: 4, how: "left-out", count: null, carried: [], why: "broken before" }],
+          [
+            "refitted",
+            { line: 4, how: "left-out", count: null, carried: [], why: "broken before", taken: "afterwards" },
+          ],
         ],
         signed,
       ),

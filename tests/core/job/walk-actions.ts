@@ -98,7 +98,14 @@ const REASON_FOR: ReadonlyMap<string, readonly [moveId: string, outcome: string,
 ]);
 
 function mend(faultIds: readonly string[]): Action {
-  return act("intervention", { label: "", faultIds: [...faultIds], success: 0.97, seen: null, part: "none" });
+  return act("intervention", {
+    label: "",
+    faultIds: [...faultIds],
+    success: 0.97,
+    seen: null,
+    part: "none",
+    taken: "afterwards",
+  });
 }
 
 const mendable = new Set(WORKS.flat());
@@ -135,11 +142,18 @@ function finish(walk: Walk): Action[] {
   const when = view.complaint?.circumstance;
   const steps = [
     ...settle(walk),
-    act("intervention", { label: "Fitted", faultIds: pick(WORKS), success: 0.97, seen: null, part: "none" }),
+    act("intervention", {
+      label: "Fitted",
+      faultIds: pick(WORKS),
+      success: 0.97,
+      seen: null,
+      part: "none",
+      taken: "afterwards",
+    }),
     ...view.removed
       .filter(({ refit }) => refit === null)
       .map(({ seq }) => act("refitted", { ...EMPTY_REFITTED_FACTS, line: seq, how: "back" })),
-    ...view.bench.opened.map((access) => act("closed", { access })),
+    ...view.bench.opened.map((access) => act("closed", { access, taken: "afterwards" })),
     ...CHECKS.slice(0, 3).map((id) => checked(id, "passed", "afterwards")),
     ...earned(view),
     // It runs, and whoever comes back to it says once more that it is plugged in.
@@ -176,7 +190,7 @@ function makeLive(walk: Walk): Action[] {
     ...view.removed
       .filter(({ refit }) => refit === null)
       .map(({ seq }) => act("refitted", { ...EMPTY_REFITTED_FACTS, line: seq, how: "back" })),
-    ...view.bench.opened.map((access) => act("closed", { access })),
+    ...view.bench.opened.map((access) => act("closed", { access, taken: "afterwards" })),
     ...(view.live.owesLookInside ? [answered("look-terminals", "bright", "afterwards")] : []),
     ...(chance(0.7)
       ? CHECKS.slice(0, 3)
@@ -194,6 +208,9 @@ export function anyEntry(walk: Walk): Action {
   return walk.queue.shift() ?? astray(walk);
 }
 
+/** What hands need for what came off. */
+const NEEDS = { washer: "turning-inside", wire: "turning-inside", cover: "turning" } as const;
+
 function astray({ entries }: Walk): Action {
   const line = 1 + Math.floor(next() * (entries.length + 1));
   const taken = pick(["now", "afterwards"] as const);
@@ -207,35 +224,29 @@ function astray({ entries }: Walk): Action {
     () => checked(pick(CHECKS), pick(["passed", "passed", "failed", "undecided"]), taken),
     () => act("taken-in", machine()),
     () => act("reopened", { why: "x" }),
-    () => act("opened", { access: "hump", is: "capacitor-cover" }),
-    () => act("closed", { access: "hump" }),
-    () =>
-      act("removed", {
-        ...pick([
-          { sort: "washer", what: "wave washer" },
-          { sort: "wire", what: "blue lead" },
-          { sort: "cover", what: "blade guard" },
-        ] as const),
-        count: pick([1, 3]),
-        where: "",
-        ...EMPTY_REMOVED_FACTS,
-      }),
-    () =>
-      act("refitted", {
-        ...EMPTY_REFITTED_FACTS,
-        line: chance(0.6) && off ? off.seq : line,
-        how: pick(["back", "replaced", "left-out"]),
-        why: "x",
-        count: pick([null, 1, 2]),
-      }),
-    () =>
-      act("intervention", {
-        label: "Fitted",
-        faultIds: pick(WORKS),
-        success: 0.97,
-        seen: null,
-        part: "none",
-      }),
+    () => act("opened", { access: "hump", is: "capacitor-cover", taken }, "turning"),
+    () => act("closed", { access: "hump", taken }, "turning"),
+    () => {
+      const what = pick([
+        { sort: "washer", what: "wave washer" },
+        { sort: "wire", what: "blue lead" },
+        { sort: "cover", what: "blade guard" },
+      ] as const);
+      const payload = { ...what, count: pick([1, 3]), where: "", ...EMPTY_REMOVED_FACTS, taken };
+      return act("removed", payload, NEEDS[what.sort]);
+    },
+    () => {
+      const how = pick(["back", "replaced", "left-out"] as const);
+      const isIt = chance(0.6) && off?.kind === "removed";
+      const payload = { ...EMPTY_REFITTED_FACTS, line: isIt ? off.seq : line, how, why: "x", taken };
+      const sort = isIt ? off.payload.sort : "cover";
+      const need = how === "left-out" ? "none" : sort === "cover" ? "turning" : "turning-inside";
+      return act("refitted", { ...payload, count: pick([null, 1, 2]) }, need);
+    },
+    () => {
+      const done = { label: "Fitted", faultIds: pick(WORKS), success: 0.97, seen: null } as const;
+      return act("intervention", { ...done, part: "none", taken }, "turning-inside");
+    },
     () => {
       const result = pick(["gone", "gone", "still-there"] as const);
       return act(

@@ -26,6 +26,15 @@ describe("what runs on after the switch is off", () => {
     expect(gaps(MOWER, IN, STANDS, OUT, IN, OUT)).toEqual(["coasting"]);
   });
 
+  it("nobody's hands go to what was read live, though its plug is said to be out since", () => {
+    const live = bench({ event: "isolated", volts: 90, means: "two-pole tester" });
+    const plain = took({ family: "split-phase", protectionClass: "class-2" });
+    expect(gaps(plain, live, OUT)).toEqual(["plug"]);
+    expect(gaps(plain, live, bench({ event: "isolated", volts: 0, means: "two-pole tester" }), OUT)).toEqual(
+      [],
+    );
+  });
+
   it("is asked of no machine that does not run on", () => {
     expect(gaps(took({ family: "split-phase", protectionClass: "class-2" }), IN, OUT)).toEqual([]);
   });

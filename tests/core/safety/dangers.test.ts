@@ -23,7 +23,7 @@ import {
 
 const mended = (...faultIds: string[]): Line => [
   "intervention",
-  { label: "Mended", faultIds, success: 0.9, seen: null, part: "none" },
+  { label: "Mended", faultIds, success: 0.9, seen: null, part: "none", taken: "afterwards" },
 ];
 const failed = (id: string): Line => ["reading", check(id, "failed")];
 const passed = (id: string): Line => ["reading", check(id)];
@@ -166,6 +166,16 @@ describe("what was told or seen", () => {
     expect(open(...done, happened("smoke"), ran())).toEqual(["told-smoke", "smoke"]);
   });
 
+  it("what was told to come after twenty minutes is closed by no run of five, and no run of a moment closes anything", () => {
+    const smokes = told({ signs: ["smoke"], circumstance: "after-minutes", afterMinutes: 20 });
+    const found = [took(), smokes, answer("turn-shaft-load-off", "locked", "afterwards")];
+    const done = [...found, mended("bearing-seized"), ...CHECKED, PLUGGED];
+    expect(open(...done, ran({ minutes: 5 }))).toEqual(["told-smoke, mended"]);
+    const early = [took(), told({ signs: ["smoke"] }), ...done.slice(2)];
+    expect(open(...early, ran({ minutes: 0.1 }))).toEqual(["told-smoke, mended"]);
+    expect(open(...early, ran({ minutes: 5 }))).toEqual([]);
+  });
+
   it("told once more in other words is as it was; come back, what was mended before is to be seen again", () => {
     const mendedSmoke = [
       took(),
@@ -210,6 +220,7 @@ describe("what was plainly seen as it was mended", () => {
         success: 0.9,
         seen: { moveId: "look-cord", outcomeId: "damaged" },
         part: "same",
+        taken: "afterwards",
       },
     ];
     expect(open(took(), told({ signs: ["tingle"] }), line)).toEqual(["told-tingle, mended", "cord, mended"]);
@@ -247,7 +258,7 @@ describe("a strike", () => {
 
   it.each<[string, Line]>([
     ["a complaint", told()],
-    ["a cover that was opened", ["opened", { access: "hump", is: "none" }]],
+    ["a cover that was opened", ["opened", { access: "hump", is: "none", taken: "afterwards" }]],
     ["an incident", happened("smell")],
     ["a repair", FIT],
   ])("of %s asks for a reason from the list", (_, line) => {
@@ -265,7 +276,8 @@ describe("a strike", () => {
 
   it("leaves a cover open, and proofs that work spoilt", () => {
     expect(
-      viewOf(logOf(...READY, ["opened", { access: "hump", is: "none" }], struck(7))).bench.opened,
+      viewOf(logOf(...READY, ["opened", { access: "hump", is: "none", taken: "afterwards" }], struck(7)))
+        .bench.opened,
     ).toEqual(["hump"]);
     expect(missing([...READY, mended("cord-broken"), struck(7, "not-done"), PLUGGED], RUN)).toEqual([
       "dead-checks",

@@ -24,6 +24,7 @@ export const FIT: Line = [
     success: 0.97,
     seen: null,
     part: "none",
+    taken: "afterwards",
   },
 ];
 export const answer = (moveId: string, outcomeId: string, taken: MoveAnswer["taken"] = "now"): Line => [

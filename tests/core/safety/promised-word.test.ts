@@ -69,7 +69,17 @@ describe("“repaired” means it", () => {
       "a fuse renewed, its cause open",
       [
         ...START,
-        ["intervention", { label: "Fuse", faultIds: ["fuse-open"], success: 0.9, seen: null, part: "none" }],
+        [
+          "intervention",
+          {
+            label: "Fuse",
+            faultIds: ["fuse-open"],
+            success: 0.9,
+            seen: null,
+            part: "none",
+            taken: "afterwards",
+          },
+        ],
         ...CHECKED,
         PLUGGED,
         ran(),
@@ -90,7 +100,14 @@ describe("“repaired” means it", () => {
         told(),
         [
           "intervention",
-          { label: "Brake", faultIds: ["brake-drags"], success: 0.9, seen: null, part: "none" },
+          {
+            label: "Brake",
+            faultIds: ["brake-drags"],
+            success: 0.9,
+            seen: null,
+            part: "none",
+            taken: "afterwards",
+          },
         ],
         ...CHECKED,
         PLUGGED,
@@ -114,7 +131,14 @@ describe("“repaired” means it", () => {
   it("a repair that may cure a brake among others asks for no timed stop where no blades run on", () => {
     const eased: Line = [
       "intervention",
-      { label: "Freed", faultIds: ["load-stiff", "brake-drags"], success: 0.9, seen: null, part: "none" },
+      {
+        label: "Freed",
+        faultIds: ["load-stiff", "brake-drags"],
+        success: 0.9,
+        seen: null,
+        part: "none",
+        taken: "afterwards",
+      },
     ];
     expect(wordOf(...START, eased, ...CHECKED, PLUGGED, ran()).word).toBe("repaired");
   });

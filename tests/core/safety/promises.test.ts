@@ -107,7 +107,7 @@ describe("live work is earned", () => {
     ],
     [
       "a cover left open",
-      [...READY, ["opened", { access: "hump", is: "capacitor-cover" }]],
+      [...READY, ["opened", { access: "hump", is: "capacitor-cover", taken: "afterwards" }]],
       RUN,
       ["cover-open"],
     ],
@@ -187,7 +187,14 @@ describe("live work is earned", () => {
         answer("turn-shaft-load-off", "locked", "afterwards"),
         [
           "intervention",
-          { label: "Bearings", faultIds: ["bearing-seized"], success: 0.9, seen: null, part: "none" },
+          {
+            label: "Bearings",
+            faultIds: ["bearing-seized"],
+            success: 0.9,
+            seen: null,
+            part: "none",
+            taken: "afterwards",
+          },
         ],
         ...CHECKED,
         PLUGGED,
@@ -230,8 +237,8 @@ describe("live work is earned", () => {
       [
         ...START,
         ...CHECKED,
-        ["opened", { access: "hump", is: "none" }],
-        ["closed", { access: "hump" }],
+        ["opened", { access: "hump", is: "none", taken: "afterwards" }],
+        ["closed", { access: "hump", taken: "afterwards" }],
         PLUGGED,
       ],
       RUN,
@@ -265,7 +272,7 @@ describe("live work is earned", () => {
     const locked = answer("turn-shaft-load-off", "locked", "afterwards");
     const mended = (...faultIds: string[]): Line => [
       "intervention",
-      { label: "Mended", faultIds, success: 0.9, seen: null, part: "none" },
+      { label: "Mended", faultIds, success: 0.9, seen: null, part: "none", taken: "afterwards" },
     ];
     const granted = (...lines: readonly Line[]) => missing([...lines, ...CHECKED, PLUGGED], RUN);
 

@@ -26,11 +26,20 @@ export function wellMeant(kind: unknown, view: JobView, values: Values): object 
             taken: "afterwards",
           };
     case "opened":
-      return { is: values.pick(KNOWLEDGE.access).id };
+      return { is: values.pick(KNOWLEDGE.access).id, taken: "afterwards" };
+    case "intervention":
+      return { repair: values.pick(KNOWLEDGE.repairs).id, seen: undefined, taken: "afterwards" };
+    case "removed":
+    case "closed":
+      return { taken: "afterwards" };
     case "picture":
       return view.pictures[0] ? { sha256: view.pictures[0].sha256 } : {};
     case "refitted":
-      return { line: line(view.removed.filter(({ refit }) => refit === null)), count: null };
+      return {
+        line: line(view.removed.filter(({ refit }) => refit === null)),
+        count: null,
+        taken: "afterwards",
+      };
     case "pinned":
       return { line: line(view.removed), picture: line(view.pictures), x: 0.5, y: 0.5 };
     case "reordered":

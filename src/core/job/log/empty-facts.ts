@@ -18,9 +18,10 @@ export const EMPTY_REMOVED_FACTS = {
   torque: "",
   adhesive: "",
   pin: null,
+  taken: "afterwards",
 } as const;
 
-export const EMPTY_REFITTED_FACTS = { count: null, why: "", carried: [] } as const;
+export const EMPTY_REFITTED_FACTS = { count: null, why: "", carried: [], taken: "afterwards" } as const;
 
 export const EMPTY_FOLLOW_UP_FACTS = {
   about: "look-again",

@@ -3,6 +3,7 @@ import type { JobView } from "@/core/job/log/view";
 import { fitsProtectivePart, isMatched } from "@/core/job/protective-part";
 import { curedBy } from "@/core/knowledge/cured-by";
 import { NOT_KNOWN } from "@/core/knowledge/machine-kind";
+import { needOf, repairTouches } from "@/core/knowledge/touches";
 import type { Repair } from "@/core/knowledge/types";
 import { fail, issue, ok, type Result } from "@/core/result";
 import type { Completion, ShopFacts } from "../../completion";
@@ -48,6 +49,14 @@ export const complete: Completion<"intervention"> = (draft, { view, shop }) => {
   const { faultIds, success } = curedBy(row, own);
   const part = partOf(row, draft.part, view);
   return ok({
-    payload: { label: row.done, faultIds: [...faultIds], success, seen: look.value, part },
+    payload: {
+      label: row.done,
+      faultIds: [...faultIds],
+      success,
+      seen: look.value,
+      part,
+      taken: draft.taken,
+    },
+    need: needOf(repairTouches(row)),
   });
 };

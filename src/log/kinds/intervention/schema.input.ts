@@ -1,5 +1,5 @@
 import * as yup from "yup";
-import { oneOf } from "@/core/fields.input";
+import { oneOf, taken } from "@/core/fields.input";
 import { finiteNumber, strictObject } from "@/core/validate";
 import { type Upcaster, withFields } from "../../versions";
 
@@ -17,6 +17,7 @@ export const schema = strictObject({
     .defined(),
   /** How the part that protects was checked: by Match, said to be of the same rating and kind, or not at all. */
   part: oneOf("Part", ["none", "matched", "same", "not-checked"]),
+  taken: taken(),
 });
 
 /** What a screen posts; the server completes it. */
@@ -29,6 +30,11 @@ export const draft = strictObject({
     .string()
     .label("Part")
     .oneOf(["same", "not-checked"] as const),
+  taken: taken(),
 });
 
-export const versions: readonly Upcaster[] = [withFields({ seen: null }), withFields({ part: "none" })];
+export const versions: readonly Upcaster[] = [
+  withFields({ seen: null }),
+  withFields({ part: "none" }),
+  withFields({ taken: "afterwards" }),
+];

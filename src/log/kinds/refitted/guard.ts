@@ -1,9 +1,11 @@
 import pluralize from "pluralize";
+import { needToTouch } from "@/core/job/reassembly/touched";
 import { issue } from "@/core/result";
 import type { Guard } from "../../guard";
+import { guardHands } from "../../guard-bench";
 
 /** Only what came off, and is not back yet, can be put back; what was left out can be fitted after all. */
-export const guard: Guard<"refitted"> = ({ line, count, how }, view) => {
+export const guard: Guard<"refitted"> = ({ line, count, how, taken }, view, _, context) => {
   const off = view.removed.find(({ seq }) => seq === line);
   if (!off)
     return [
@@ -28,5 +30,6 @@ export const guard: Guard<"refitted"> = ({ line, count, how }, view) => {
         count,
       ),
     ];
-  return [];
+  // What is left out is touched by nobody.
+  return how === "left-out" ? [] : guardHands(taken, view, needToTouch(off.sort), context);
 };

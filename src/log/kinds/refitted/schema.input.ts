@@ -1,5 +1,5 @@
 import * as yup from "yup";
-import { oneOf, text, wholeNumber } from "@/core/fields.input";
+import { oneOf, taken, text, wholeNumber } from "@/core/fields.input";
 import { strictObject } from "@/core/validate";
 import { type Upcaster, withFields } from "../../versions";
 
@@ -18,6 +18,10 @@ export const schema = strictObject({
   count: wholeNumber("Count").nullable().defined().min(1).max(500),
   why: text("Why", 300),
   carried: yup.array(yup.string().required().max(80)).label("Moved over").required().max(20),
+  taken: taken(),
 }).test(leftOutHasWhy);
 
-export const versions: readonly Upcaster[] = [withFields({ count: null, carried: [] })];
+export const versions: readonly Upcaster[] = [
+  withFields({ count: null, carried: [] }),
+  withFields({ taken: "afterwards" }),
+];

@@ -1,5 +1,5 @@
 import * as yup from "yup";
-import { oneOf, text, wholeNumber } from "@/core/fields.input";
+import { oneOf, taken, text, wholeNumber } from "@/core/fields.input";
 import { strictObject } from "@/core/validate";
 import { pinFields } from "../../pin.input";
 import { type Upcaster, withFields } from "../../versions";
@@ -16,8 +16,10 @@ export const schema = strictObject({
   torque: text("How tight", 80),
   adhesive: text("Glue or lock", 80),
   pin: strictObject(pinFields).nullable().defined(),
+  taken: taken(),
 });
 
 export const versions: readonly Upcaster[] = [
   withFields({ drive: "", colour: "", terminal: "", torque: "", adhesive: "", pin: null }),
+  withFields({ taken: "afterwards" }),
 ];

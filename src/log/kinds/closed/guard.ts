@@ -1,0 +1,6 @@
+import { COVER_NEED } from "@/core/job/reassembly/touched";
+import type { Guard } from "../../guard";
+import { guardHands } from "../../guard-bench";
+
+export const guard: Guard<"closed"> = ({ taken }, view, _, context) =>
+  guardHands(taken, view, COVER_NEED, context);
