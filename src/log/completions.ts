@@ -12,6 +12,7 @@ import { complete as partChosen } from "./kinds/part-chosen/complete";
 import { complete as picture } from "./kinds/picture/complete";
 import { complete as priced } from "./kinds/priced/complete";
 import { complete as reading } from "./kinds/reading/complete";
+import { complete as refitted } from "./kinds/refitted/complete";
 import { complete as signedOff } from "./kinds/signed-off/complete";
 import { complete as struck } from "./kinds/struck/complete";
 import { complete as takenIn } from "./kinds/taken-in/complete";
@@ -34,5 +35,6 @@ export const COMPLETIONS: { readonly [K in EntryKind]?: Completion<K> } = {
   decision: decision,
   picture: picture,
   "signed-off": signedOff,
+  refitted: refitted,
   struck: struck,
 };

@@ -89,7 +89,10 @@ function proofsOf(faults: Knowledge["faults"]): EnergyContext["proofs"] {
   return proofs;
 }
 
-type EnergyKnowledge = Pick<Knowledge, "moves" | "faults" | "deadChecks" | "signs" | "stations">;
+type EnergyKnowledge = Pick<
+  Knowledge,
+  "moves" | "faults" | "deadChecks" | "signs" | "stations" | "protections"
+>;
 
 const byId = <T extends { readonly id: string }>(rows: readonly T[]): ReadonlyMap<string, T> =>
   new Map(rows.map((row) => [row.id, row]));
@@ -103,6 +106,7 @@ export function energyContext({
   deadChecks,
   signs,
   stations,
+  protections,
 }: EnergyKnowledge): EnergyContext {
   const known = kept.get(moves);
   if (known) return known;
@@ -112,6 +116,7 @@ export function energyContext({
     deadChecks: byId(deadChecks),
     signs: byId(signs),
     stations: byId(stations),
+    protections: byId(protections),
     proofs: proofsOf(faults),
   };
   kept.set(moves, made);

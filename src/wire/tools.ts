@@ -51,6 +51,7 @@ const knowledge = answerOf<Knowledge>()({
   recalls: rows(),
   kit: rows(),
   inseparable: many(yup.object()),
+  protections: many(yup.object()),
   touchWords: many(yup.object()),
   aliases: many(yup.object()),
 });

@@ -47,6 +47,10 @@ export const DANGER_WORDS: Readonly<Record<DangerKind, DangerWords>> = {
     what: "It is said to trip the RCD (GFCI).",
     how: "Find what leaks and mend it, or read a cause outside: another circuit. Then one clean run.",
   },
+  bridged: {
+    what: "A part that protects was bridged, or does not open.",
+    how: "Fit one of the same rating and kind; then the same reading again.",
+  },
   "told-smoke": { what: "It is said to have smoked.", how: FOUND_AND_MENDED },
   "told-tingle": { what: "It is said to give shocks.", how: FOUND_AND_MENDED },
   "told-water": {

@@ -56,6 +56,7 @@ export const UNPROVEN_WORDS: ReadonlyMap<string, string> = new Map(
     burnt: "Something burnt or melted was seen, and no look since found it mended",
     domed: "A capacitor was domed or leaking, and no look since found it renewed",
     "runs-on": "A switch or control was read always on, and no reading since found it mended",
+    bridged: "A part that protects was bridged or does not open, and no reading since found it good",
     "told-trip": "It tripped the breaker or blew the fuse before it came in: not mended and run clean since",
     "told-residual-trip": "It tripped the RCD (GFCI) before it came in: what leaks was not found and mended",
     "told-smoke": "It smoked before it came in: what did that was not found and mended",

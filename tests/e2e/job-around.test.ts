@@ -285,9 +285,9 @@ test.describe("two devices, timers, keys", () => {
     await page.keyboard.press("Escape");
     await page.keyboard.press("8");
     await page.goto(`${shop.address}/jobs/109/match`);
-    await expect(page.getByTestId("next-bar")).toContainText("Put it together");
+    await expect(page.getByTestId("next-bar")).toContainText("Say where the plug is");
     await expect(page.getByTestId("clock")).toBeVisible();
     await page.keyboard.press("g");
-    await page.waitForURL("**/jobs/109/put-back*");
+    await page.waitForURL("**/jobs/109/make-safe#plug");
   });
 });

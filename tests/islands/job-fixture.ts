@@ -28,6 +28,7 @@ export const SHOP: Shop = {
   archetypes: KNOWLEDGE.archetypes,
   hazards: KNOWLEDGE.hazards,
   seen: KNOWLEDGE.seen,
+  protections: KNOWLEDGE.protections,
   recalls: KNOWLEDGE.recalls,
   counts: undefined,
   hasMeter: false,

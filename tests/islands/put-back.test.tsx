@@ -159,6 +159,33 @@ describe("putting back", () => {
     expect(payloads(bodies, "refitted")[0]).toMatchObject({ how: "left-out", why: "worn, none in stock" });
   });
 
+  it("a name of one's own is asked what it is before it counts as harmless, and a guard is never asked", async () => {
+    const { bodies } = show(off("thingummy"), off("blade guard"), FITTED);
+    tap("Otherwise: thingummy");
+    tap("Left out");
+    expect(screen.getByText(/It keeps someone from harm/)).toBeTruthy();
+    fireEvent.click(screen.getByLabelText("None of these"));
+    expect(screen.queryByText(/It keeps someone from harm/)).toBeNull();
+    fireEvent.change(screen.getByLabelText("Why it is left out"), { target: { value: "not missed" } });
+    tap("Leave it out");
+    await vi.waitFor(() => expect(payloads(bodies, "refitted")).toHaveLength(1));
+    expect(payloads(bodies, "refitted")[0]).toMatchObject({ how: "left-out", protects: "none" });
+    cleanup();
+    show(off("blade guard"), FITTED);
+    tap("Otherwise: blade guard");
+    tap("Left out");
+    expect(screen.queryByLabelText("None of these")).toBeNull();
+    expect(screen.getByText(/It keeps someone from harm/)).toBeTruthy();
+  });
+
+  it("what is ticked before its gate is open is kept as done before, and the screen says so", async () => {
+    const { bodies } = show(off("fan"), FITTED);
+    expect(screen.getByTestId("before-hands").textContent).toContain("say where the plug is");
+    tap("Back on: fan");
+    await vi.waitFor(() => expect(payloads(bodies, "refitted")).toHaveLength(1));
+    expect(payloads(bodies, "refitted")[0]).toMatchObject({ how: "back", taken: "afterwards" });
+  });
+
   it("with all of it back it says so, and bars no collar", () => {
     show(off("fan"), FITTED, back(2));
     expect(screen.getByText("All is back and covered")).toBeTruthy();

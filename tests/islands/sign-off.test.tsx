@@ -74,7 +74,16 @@ describe("final tests", () => {
   ] as const)("a %s (%s) that is %s: covers are told as they are", (sort, what, how, words) => {
     show(
       ["removed", { sort, what, count: 1, where: "", ...EMPTY_REMOVED_FACTS }],
-      ["refitted", { ...EMPTY_REFITTED_FACTS, line: 4, how, why: "broken" }],
+      [
+        "refitted",
+        {
+          ...EMPTY_REFITTED_FACTS,
+          line: 4,
+          how,
+          why: "broken",
+          protects: sort === "cover" ? "guard" : "none",
+        },
+      ],
     );
     expect(screen.getByTestId("covers").textContent).toContain(words);
   });

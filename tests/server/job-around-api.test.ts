@@ -72,6 +72,28 @@ describe("taking apart and putting back", () => {
     expect(rest.body.removed[0]).toMatchObject({ left: 0, refit: { seq: 5 } });
   });
 
+  it("an earth is an earth whatever is posted, what nobody named protects until it is said, and as done now it needs its gate", async () => {
+    const id = await newJob();
+    const earth = { count: 1, sort: "wire", what: "wire", colour: "green-yellow" };
+    await post(id, draft(2, "removed", off(earth)));
+    await post(id, draft(3, "removed", off({ count: 1, sort: "part", what: "thingummy" })));
+    const leave = (line: number, protects?: string) => ({
+      ...EMPTY_REFITTED_FACTS,
+      line,
+      how: "left-out",
+      why: "lost",
+      protects,
+    });
+    const wrong = await post(id, draft(4, "refitted", leave(4, "toString")));
+    expect(wrong.problem.issues[0]?.code).toBe("unknown/protection");
+    const now = await post(id, draft(4, "refitted", { ...back(3), taken: "now" }));
+    expect(now.problem.issues[0]).toMatchObject({ code: "guard/bench-state" });
+    const kept = await post(id, draft(4, "refitted", leave(3, "none")));
+    expect(kept.body.removed[0]?.refit).toMatchObject({ protects: "earth" });
+    const unsaid = await post(id, draft(5, "refitted", leave(4)));
+    expect(unsaid.body.live.dangers.map(({ kind }) => kind)).toEqual(["left-out", "left-out"]);
+  });
+
   it("striking a removal that is back already is refused with the line that stands on it", async () => {
     const id = await newJob();
     await post(id, draft(2, "removed", off({ count: 1 })));

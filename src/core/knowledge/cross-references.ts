@@ -298,6 +298,9 @@ function tableIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] 
       ...notIn(limits, "tables/deadChecks", "limit", row.limits),
       ...notIn(checks, "tables/deadChecks", "check", row.insteadOf === undefined ? [] : [row.insteadOf]),
     ]),
+    ...tables.protections.flatMap(({ move }) =>
+      notIn(new Set(moves.keys()), "tables/protections", "move", move === undefined ? [] : [move]),
+    ),
     ...tables.aliases.flatMap((row) => [
       ...notIn(everyId, "tables/aliases", "id", [row.now]),
       ...(tables.moves.some(({ id }) => id === row.id) || faults.has(row.id)

@@ -115,6 +115,7 @@ export function loadKnowledge(raw: RawKnowledge): Result<Knowledge> {
     recalls: table("recalls"),
     kit: table("kit"),
     inseparable: table("inseparable"),
+    protections: table("protections"),
     touchWords: table("touchWords"),
     aliases: table("aliases"),
   };

@@ -9,7 +9,16 @@ export const INCIDENTS = ["trip", "residual-trip", "smoke", "smell", "tingle"] a
 export type Incident = (typeof INCIDENTS)[number];
 
 /** Protections that a test or a look can find failed, and what a look can find that nobody may switch on. */
-export const PROTECTIONS = ["earth", "insulation", "cord", "damp", "burnt", "domed", "runs-on"] as const;
+export const PROTECTIONS = [
+  "earth",
+  "insulation",
+  "cord",
+  "damp",
+  "burnt",
+  "domed",
+  "runs-on",
+  "bridged",
+] as const;
 export type Protection = (typeof PROTECTIONS)[number];
 
 /** Answers that tell of one protection; `own-test` of a part that was renewed and has no other. */

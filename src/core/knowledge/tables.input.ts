@@ -215,6 +215,18 @@ export const ROWS = {
     /** What it costs to buy, where a repair asks for it; minor units. */
     buyMinor: finiteNumber().min(0),
   }),
+  /** What keeps people from harm: how it is known, what taking it off and putting it back can spoil, and what tries it. */
+  protections: row({
+    label: words(),
+    names: ids().min(1),
+    colours: yup.array(yup.string().required()),
+    terminals: yup.array(yup.string().required()),
+    spoils: yup.array(oneOf(["look", "earth", "insulation"] as const).required()).required(),
+    /** The reading that tries it, owed once it was off. */
+    move: yup.string(),
+    /** Its stop is timed. */
+    isBrake: yup.boolean(),
+  }),
   /** Words of a page that say what is touched or driven, the touches of which one must be named, and what else says that touch. */
   touchWords: row({
     label: words(),

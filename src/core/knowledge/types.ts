@@ -33,6 +33,7 @@ export type SeenFault = Row<"seen">;
 export type RecallNotice = Row<"recalls">;
 export type KitItem = Row<"kit">;
 export type Inseparable = Row<"inseparable">;
+export type Protection = Row<"protections">;
 export type TouchWords = Row<"touchWords">;
 export type Alias = Row<"aliases">;
 
@@ -59,6 +60,7 @@ export interface Knowledge {
   readonly recalls: readonly RecallNotice[];
   readonly kit: readonly KitItem[];
   readonly inseparable: readonly Inseparable[];
+  readonly protections: readonly Protection[];
   readonly touchWords: readonly TouchWords[];
   readonly aliases: readonly Alias[];
 }

@@ -74,4 +74,5 @@ export const HARMS_OF_PROTECTION: Readonly<Record<Protection, readonly Harm[]>> 
   burnt: GLOWS,
   domed: DRAWS_MUCH,
   "runs-on": ["runs-on"],
+  bridged: GLOWS,
 };

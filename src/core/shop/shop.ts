@@ -20,6 +20,7 @@ export interface Shop {
   readonly access: Knowledge["access"];
   readonly hazards: Knowledge["hazards"];
   readonly seen: Knowledge["seen"];
+  readonly protections: Knowledge["protections"];
   readonly recalls: Knowledge["recalls"];
   /** What the shop's own closed jobs add to the chances; nothing unless the shop has chosen so. */
   readonly counts: ShopCounts | undefined;
@@ -43,6 +44,7 @@ export const TRADE_WORDS = [
   "access",
   "hazards",
   "seen",
+  "protections",
   "recalls",
 ] as const satisfies readonly (keyof Shop)[];
 

@@ -1,10 +1,12 @@
 import { useState } from "react";
 import { EMPTY_REFITTED_FACTS } from "@/core/job/log/empty-facts";
-import { isProtective } from "@/core/job/reassembly/protective";
+import { HARMLESS, NOT_SAID, protectionOf } from "@/core/job/reassembly/protective";
 import type { ToPutBack } from "@/core/job/reassembly/put-back";
 import type { OffLine as Off } from "@/core/job/reassembly/reassembly";
 import { needToPutBack } from "@/core/job/reassembly/touched";
+import type { Protection } from "@/core/knowledge/types";
 import { offWords } from "@/words/put-back";
+import { Choices } from "../fields/Choices";
 import { Problem } from "../fields/Problem";
 import { useAnchored } from "../frame/anchor";
 import type { JobScreen } from "../frame/use-job-screen";
@@ -16,6 +18,7 @@ interface LineProps {
   readonly isNow: boolean;
   /** Small parts that move from the old part to a new one. */
   readonly carries: readonly string[];
+  readonly protections: readonly Protection[];
   /** The handle that drags this line, where lines can be moved. */
   readonly handle?: React.ReactNode;
   /** Shows on a picture where this line belongs; undefined where there is no picture. */
@@ -91,11 +94,28 @@ function Carried({ carries, onFitted }: CarriedProps) {
   );
 }
 
-function Why({ off, onLeave }: { readonly off: Off; onLeave(why: string): void }) {
+interface WhyProps {
+  readonly off: Off;
+  readonly protections: readonly Protection[];
+  onLeave(why: string, protects: string): void;
+}
+
+function Why({ off, protections, onLeave }: WhyProps) {
   const [why, setWhy] = useState("");
-  const isGuard = isProtective(off);
+  const known = protectionOf(off, protections)?.id;
+  const [said, setSaid] = useState<string | undefined>(undefined);
+  const isGuard = (known ?? said ?? NOT_SAID) !== HARMLESS;
   return (
     <div className="mt-2 flex flex-wrap items-end gap-2">
+      {known === undefined ? (
+        <Choices<string>
+          legend={`Does it keep anyone from harm? Say which it is: ${off.what}`}
+          name={`protects-${off.seq}`}
+          choices={protections.map(({ id, label }) => ({ value: id, label }))}
+          value={said}
+          onChoose={setSaid}
+        />
+      ) : null}
       {isGuard ? (
         <p className="w-full font-semibold text-oxide">
           It keeps someone from harm: it cannot be left out. Not fitted, the machine leaves with “do not use”.
@@ -105,7 +125,7 @@ function Why({ off, onLeave }: { readonly off: Off; onLeave(why: string): void }
         <span className="label-line">{isGuard ? "Why it is not fitted" : "Why it is left out"}</span>
         <input className="input" value={why} onChange={(event) => setWhy(event.target.value)} />
       </label>
-      <button type="button" className="btn btn-outline" onClick={() => onLeave(why)}>
+      <button type="button" className="btn btn-outline" onClick={() => onLeave(why, said ?? NOT_SAID)}>
         {isGuard ? "Not fitted: do not use" : "Leave it out"}
       </button>
     </div>
@@ -129,7 +149,7 @@ function Details({ off, access }: { readonly off: Off | undefined; readonly acce
 }
 
 /** One thing that came off. The one to put back now is the loudest. */
-export function OffLine({ screen, one, isNow, carries, handle, onPin }: LineProps) {
+export function OffLine({ screen, one, isNow, carries, protections, handle, onPin }: LineProps) {
   const { job } = screen;
   const { post, problem, isBusy } = usePost(job.jobId);
   const [form, setForm] = useState<Form | undefined>(undefined);
@@ -224,7 +244,11 @@ export function OffLine({ screen, one, isNow, carries, handle, onPin }: LineProp
         <Carried carries={carries} onFitted={(carried) => void refit("replaced", { carried })} />
       ) : null}
       {form === "left-out" && off ? (
-        <Why off={off} onLeave={(why) => void refit("left-out", { why })} />
+        <Why
+          off={off}
+          protections={protections}
+          onLeave={(why, protects) => void refit("left-out", { why, protects })}
+        />
       ) : null}
       <Problem text={problem} />
     </div>

@@ -17,6 +17,7 @@ import {
 import { CSS } from "@dnd-kit/utilities";
 import GripVertical from "lucide-react/icons/grip-vertical";
 import type { ToPutBack } from "@/core/job/reassembly/put-back";
+import type { Protection } from "@/core/knowledge/types";
 import { offWords } from "@/words/put-back";
 import { Problem } from "../fields/Problem";
 import type { JobScreen } from "../frame/use-job-screen";
@@ -28,13 +29,14 @@ interface ListProps {
   readonly order: readonly ToPutBack[];
   readonly current: ToPutBack | undefined;
   readonly carries: readonly string[];
+  readonly protections: readonly Protection[];
   readonly onPin?: ((line: number) => void) | undefined;
 }
 
 type RowProps = Omit<ListProps, "order"> & { readonly one: ToPutBack };
 
 /** A line that can be moved by its handle, with the pointer or with Space and the arrow keys. */
-function Movable({ one, screen, current, carries, onPin }: RowProps) {
+function Movable({ one, screen, current, carries, protections, onPin }: RowProps) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id: one.seq,
   });
@@ -61,6 +63,7 @@ function Movable({ one, screen, current, carries, onPin }: RowProps) {
         one={one}
         isNow={one === current}
         carries={carries}
+        protections={protections}
         onPin={onPin}
         handle={handle}
       />
@@ -69,7 +72,7 @@ function Movable({ one, screen, current, carries, onPin }: RowProps) {
 }
 
 /** All that came off, reversed; what is still off can be moved to where it goes back. */
-export function OffList({ screen, order, current, carries, onPin }: ListProps) {
+export function OffList({ screen, order, current, carries, protections, onPin }: ListProps) {
   const { job } = screen;
   const { post, problem } = usePost(job.jobId);
   const sensors = useSensors(
@@ -97,11 +100,19 @@ export function OffList({ screen, order, current, carries, onPin }: ListProps) {
                 one={one}
                 current={current}
                 carries={carries}
+                protections={protections}
                 onPin={onPin}
               />
             ) : (
               <li key={one.seq}>
-                <OffLine screen={screen} one={one} isNow={one === current} carries={carries} onPin={onPin} />
+                <OffLine
+                  screen={screen}
+                  one={one}
+                  isNow={one === current}
+                  carries={carries}
+                  protections={protections}
+                  onPin={onPin}
+                />
               </li>
             ),
           )}

@@ -158,6 +158,7 @@ function Body({
           order={order}
           current={current}
           carries={carriesOf(job, repairs)}
+          protections={shop.protections}
           onPin={job.pictures.length > 0 ? setPinning : undefined}
         />
         {isRepaired ? (

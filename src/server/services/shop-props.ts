@@ -15,7 +15,7 @@ export function shopProps(
   now: string,
 ): Shop {
   const { version: knowledgeVersion, families, signs, deadChecks, moves } = knowledge;
-  const { access, archetypes, hazards, seen, recalls } = knowledge;
+  const { access, archetypes, hazards, seen, recalls, protections } = knowledge;
   return {
     settings: settings.value,
     limits,
@@ -30,6 +30,7 @@ export function shopProps(
     archetypes,
     hazards,
     seen,
+    protections,
     recalls,
     counts,
     hasMeter: meterPath() !== undefined,

@@ -324,9 +324,9 @@ class Reader extends BareClock {
     const off = this.off.get(payload.line);
     if (!off) return;
     const test = `back ${payload.line}`;
-    if (this.isWork(off.sort)) this.work();
+    if (this.isWork(off.sort) || (payload.protects === "earth" && payload.how !== "left-out")) this.work();
     if (payload.how === "left-out") {
-      if (/guard|cover/.test(off.what)) this.open("left-out", test, line, test, [], true, struck);
+      if (payload.protects !== "none") this.open("left-out", test, line, test, [], true, struck);
       return;
     }
     if (struck) return;

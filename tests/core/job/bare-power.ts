@@ -45,7 +45,9 @@ export function spoiltBy(entry: Entry, entries: readonly Entry[]): readonly Proo
     case "removed":
       return sortSpoils(entry.payload.sort);
     case "refitted": {
-      const off = entries.find(({ seq }) => seq === entry.payload.line);
+      const { line, protects, how } = entry.payload;
+      const off = entries.find(({ seq }) => seq === line);
+      if (off?.kind === "removed" && protects === "earth" && how !== "left-out") return ALL;
       return off?.kind === "removed" ? sortSpoils(off.payload.sort) : [];
     }
     case "complaint":

@@ -309,7 +309,15 @@ describe("putting back", () => {
           SCREWS,
           [
             "refitted",
-            { line: 4, how: "left-out", count: null, carried: [], why: "broken before", taken: "afterwards" },
+            {
+              line: 4,
+              how: "left-out",
+              count: null,
+              carried: [],
+              why: "broken before",
+              taken: "afterwards",
+              protects: "none",
+            },
           ],
         ],
         signed,

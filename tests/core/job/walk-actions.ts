@@ -208,6 +208,11 @@ export function anyEntry(walk: Walk): Action {
   return walk.queue.shift() ?? astray(walk);
 }
 
+/** What it is by the table of protections. */
+const PROTECTS: ReadonlyMap<string, string> = new Map([
+  ["cover", "guard"],
+  ["washer", "none"],
+]);
 /** What hands need for what came off. */
 const NEEDS = { washer: "turning-inside", wire: "turning-inside", cover: "turning" } as const;
 
@@ -240,8 +245,10 @@ function astray({ entries }: Walk): Action {
       const isIt = chance(0.6) && off?.kind === "removed";
       const payload = { ...EMPTY_REFITTED_FACTS, line: isIt ? off.seq : line, how, why: "x", taken };
       const sort = isIt ? off.payload.sort : "cover";
+      const protects =
+        sort === "wire" ? pick(["not-said", "earth", "none"]) : (PROTECTS.get(sort) ?? "not-said");
       const need = how === "left-out" ? "none" : sort === "cover" ? "turning" : "turning-inside";
-      return act("refitted", { ...payload, count: pick([null, 1, 2]) }, need);
+      return act("refitted", { ...payload, protects, count: pick([null, 1, 2]) }, need);
     },
     () => {
       const done = { label: "Fitted", faultIds: pick(WORKS), success: 0.97, seen: null } as const;

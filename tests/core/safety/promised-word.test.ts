@@ -30,6 +30,17 @@ describe("“repaired” means it", () => {
       "do-not-use",
       "protection-left-out",
     ],
+    [
+      "a look that was not sure, struck out again after it was passed",
+      [
+        ...DONE,
+        ran(),
+        ["reading", check("look-and-cord", "undecided")],
+        ["struck", { seq: DONE.length + 2, why: "", reason: "asked-again" }],
+      ],
+      "not-yet-proven",
+      "final-look",
+    ],
     ["a run of a moment", [...DONE, ran({ minutes: 0.001 })], "not-yet-proven", "run-too-short"],
     [
       "a hot run of five minutes",

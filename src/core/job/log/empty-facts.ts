@@ -21,7 +21,13 @@ export const EMPTY_REMOVED_FACTS = {
   taken: "afterwards",
 } as const;
 
-export const EMPTY_REFITTED_FACTS = { count: null, why: "", carried: [], taken: "afterwards" } as const;
+export const EMPTY_REFITTED_FACTS = {
+  count: null,
+  why: "",
+  carried: [],
+  taken: "afterwards",
+  protects: "not-said",
+} as const;
 
 export const EMPTY_FOLLOW_UP_FACTS = {
   about: "look-again",

@@ -52,5 +52,6 @@ export interface JobContext {
   readonly deadChecks: Knowledge["deadChecks"];
   readonly signs: Knowledge["signs"];
   readonly stations: Knowledge["stations"];
+  readonly protections: Knowledge["protections"];
   readonly limits: Limits;
 }

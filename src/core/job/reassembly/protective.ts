@@ -1,10 +1,59 @@
+import type { Protection } from "../../knowledge/types";
 import type { Removed } from "../log/entry";
 
-/** Words of what keeps people from harm; a cover always does. */
+/** What keeps nobody from harm, as the table calls it. */
+export const HARMLESS = "none";
+/** Nobody said which it is: it counts as protective. */
+export const NOT_SAID = "not-said";
+/** Lines of before there was a table: they stay what their words made them then. */
+export const BY_NAME = "by-name";
+
+/** Words by which lines of before the table were taken for protective. */
 const PROTECTIVE =
   /\b(guard|cover|shield|hood|earth|ground(ing)? (wire|strap|lead)|protector|interlock|thermal (fuse|cut-?out)|cut-?out|strain relief|cord grip|residual|brake)/i;
 
-/** Whether what came off keeps someone from harm: it can be not fitted, never left out. */
-export function isProtective({ sort, what }: Pick<Removed, "sort" | "what">): boolean {
+type Named = Pick<Removed, "sort" | "what" | "colour" | "terminal">;
+
+const plain = (text: string): string => text.trim().toLowerCase();
+
+/** Whether a name, in the singular or the plural, stands as a whole in what was written. */
+function says(what: string, name: string): boolean {
+  const words = ` ${what.replace(/[^\p{L}\p{N}’'-]+/gu, " ")} `;
+  return words.includes(` ${name} `) || words.includes(` ${name}s `);
+}
+
+/** The longest name that stands in what was written: "thermal fuse" before "fuse". */
+function byName(what: string, rows: readonly Protection[]): Protection | undefined {
+  const found = rows
+    .filter(({ id }) => id !== HARMLESS)
+    .flatMap((row) => row.names.filter((name) => says(what, name)).map((name) => ({ row, name })))
+    .sort((one, other) => other.name.length - one.name.length);
+  return found[0]?.row;
+}
+
+/**
+ * Which protection came off, by colour, terminal, name or its being a cover; `none` for what is known to keep nobody from
+ * harm; nothing where that has to be asked.
+ */
+export function protectionOf(
+  { sort, what, colour, terminal }: Named,
+  rows: readonly Protection[],
+): Protection | undefined {
+  const byColour = rows.find(
+    ({ colours = [], terminals = [] }) =>
+      colours.includes(plain(colour)) || (sort === "wire" && terminals.includes(plain(terminal))),
+  );
+  const named = byColour ?? byName(plain(what), rows);
+  if (named) return named;
+  if (sort === "cover") return rows.find(({ id }) => id === "cover");
+  const harmless = rows.find(({ id }) => id === HARMLESS);
+  return harmless?.names.some((name) => plain(what) === name || plain(what) === `${name}s`)
+    ? harmless
+    : undefined;
+}
+
+/** Whether what was left out keeps someone from harm, by what its line says it protects. */
+export function isProtective(protects: string, { sort, what }: Pick<Removed, "sort" | "what">): boolean {
+  if (protects !== BY_NAME) return protects !== HARMLESS;
   return sort === "cover" || (sort !== "fastener" && PROTECTIVE.test(what));
 }

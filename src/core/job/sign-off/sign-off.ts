@@ -42,8 +42,13 @@ export function finalTests<Check extends Standing["deadChecks"][number]>(
   { deadChecks }: Pick<SignOffContext, "deadChecks">,
 ): readonly FinalTest<Check>[] {
   const protection = view.takenIn?.protectionClass ?? "not-known";
+  // A doubtful test that was struck out since still doubts the one before it.
+  const doubtedSeq = (id: string): number => view.live.checks.find(({ checkId }) => checkId === id)?.seq ?? 0;
   const since = (check: DeadCheck): Check | undefined =>
-    view.deadChecks.find(({ checkId, seq }) => checkId === check.id && seq > finalSince(view, check));
+    view.deadChecks.find(
+      ({ checkId, seq }) =>
+        checkId === check.id && seq > finalSince(view, check) && seq >= doubtedSeq(check.id),
+    );
   const isTold = (reading: Check | undefined): boolean =>
     reading !== undefined && reading.verdict !== "undecided";
   return checksFor(deadChecks, protection).map((check) => {

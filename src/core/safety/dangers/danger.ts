@@ -71,6 +71,7 @@ export const WITHHOLDS: Readonly<Record<DangerKind, readonly Withheld[]>> = {
   burnt: EVERYTHING,
   domed: EVERYTHING,
   "runs-on": EVERYTHING,
+  bridged: EVERYTHING,
   trip: WORD,
   "residual-trip": ["use"],
   smoke: EVERYTHING,

@@ -4,20 +4,12 @@ import { RUN } from "@/core/safety/dangers/danger";
 import type { DangerEvent } from "@/core/safety/energy-event";
 import { PROOFS } from "@/core/safety/proof";
 import { spokeOf, testOf } from "../../danger-events";
-import type { EnergyContext, EnergyOf } from "../../energy-of";
+import { BRAKE, type EnergyContext, type EnergyOf } from "../../energy-of";
 import { explainedOf } from "../../explained-of";
 import type { Payloads } from "../../schemas";
 
 /** Stations of parts that keep people from harm and have a reading of their own. */
 const PROTECT: readonly string[] = ["protection", "thermal", "interlock"];
-
-const BRAKE: DangerEvent = {
-  event: "danger",
-  kind: "brake",
-  place: "brake",
-  remedies: [],
-  test: "stop-time",
-};
 
 /** Whatever may have led to one of these, over however many steps. */
 function rootsOf(consequences: readonly string[], faults: EnergyContext["faults"]): readonly string[] {
