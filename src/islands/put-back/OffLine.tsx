@@ -94,6 +94,13 @@ function Carried({ carries, onFitted }: CarriedProps) {
   );
 }
 
+/** The harmless answer first: it is the one that is given most. */
+function choicesOf(protections: readonly Protection[]) {
+  const harmless = protections.filter(({ id }) => id === HARMLESS);
+  const rest = protections.filter(({ id }) => id !== HARMLESS);
+  return [...harmless, ...rest].map(({ id, label }) => ({ value: id, label }));
+}
+
 interface WhyProps {
   readonly off: Off;
   readonly protections: readonly Protection[];
@@ -111,14 +118,16 @@ function Why({ off, protections, onLeave }: WhyProps) {
         <Choices<string>
           legend={`Does it keep anyone from harm? Say which it is: ${off.what}`}
           name={`protects-${off.seq}`}
-          choices={protections.map(({ id, label }) => ({ value: id, label }))}
+          choices={choicesOf(protections)}
           value={said}
           onChoose={setSaid}
         />
       ) : null}
       {isGuard ? (
         <p className="w-full font-semibold text-oxide">
-          It keeps someone from harm: it cannot be left out. Not fitted, the machine leaves with “do not use”.
+          {known === undefined && said === undefined
+            ? "Until that is said it counts as keeping someone from harm: the machine leaves with “do not use”."
+            : "It keeps someone from harm: it cannot be left out. Not fitted, the machine leaves with “do not use”."}
         </p>
       ) : null}
       <label className="grow">

@@ -193,7 +193,11 @@ function chargeMissing(entries: readonly Entry[], id: string, now: number): stri
   const charged = about.findLastIndex(
     ({ payload }) => payload.event !== "stored-volts" || Math.abs((payload as Stored).volts) > SAFE_VOLTS,
   );
-  const first = about[charged + 1];
+  // What was read under a clip says nothing of the time after it came off.
+  const offSeq = allOf(lines, "bench-state").find(
+    (one) => one.payload.event === "clips-off" && clip !== undefined && one.seq > clip.seq,
+  )?.seq;
+  const first = about.slice(charged + 1).find(({ seq }) => seq > (offSeq ?? 0));
   const apart = (Date.parse(reading.at) - Date.parse(first?.at ?? reading.at)) / 1000;
   return apart >= BETWEEN_READINGS_S ? [] : [`charge on ${id} read only once`];
 }
