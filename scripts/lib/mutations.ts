@@ -169,8 +169,50 @@ const OPENERS: readonly Mutation[] = [
   m(
     "opened: a guard that was left out",
     "src/log/kinds/refitted/energy.ts",
-    'how === "left-out" && isProtective(payload);',
-    'how === "left-out" && isProtective(payload) && false;',
+    "...(isProtective(protects, payload)",
+    "...(payload.count < 0",
+  ),
+  m(
+    "what nobody named protects until it is said",
+    "src/core/job/reassembly/protective.ts",
+    "return protects !== HARMLESS;",
+    "return protects !== HARMLESS && protects !== NOT_SAID;",
+  ),
+  m(
+    "an earth is known by its colour, whatever is posted",
+    "src/core/job/reassembly/protective.ts",
+    "colours.includes(plain(colour)) ||",
+    "",
+  ),
+  m(
+    "a protection that was off owes its own test",
+    "src/log/kinds/refitted/energy.ts",
+    "    ...protectionTests(row),",
+    "",
+  ),
+  m(
+    "hands that do it now need the gate of what they touch",
+    "src/log/guard-bench.ts",
+    "if (gaps.length === 0) return [];\n  const toDo = gaps.map((gap) => BENCH_GAP_WORDS[gap])",
+    "if (gaps.length >= 0) return [];\n  const toDo = gaps.map((gap) => BENCH_GAP_WORDS[gap])",
+  ),
+  m(
+    "what its kind has is not said away without a reason",
+    "src/log/kinds/bench-state/guard.ts",
+    "why.trim().length >= SHORTEST",
+    "why.trim().length >= 0",
+  ),
+  m(
+    "vapour and dust that explodes are aired before power",
+    LIVE,
+    "machine.airs.some((id) => !bench.hazardsSeenTo.includes(id)),",
+    "false,",
+  ),
+  m(
+    "a doubtful test that was struck out still doubts the one before it",
+    WORD,
+    "seq >= doubtedSeq(check.id),",
+    "true,",
   ),
   m(
     "opened: a part that protects was worked on",

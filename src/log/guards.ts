@@ -4,6 +4,7 @@ import type { Issue } from "@/core/result";
 import type { Guard, GuardContext } from "./guard";
 import { guard as acceptanceRun } from "./kinds/acceptance-run/guard";
 import { guard as answer } from "./kinds/answer/guard";
+import { guard as benchState } from "./kinds/bench-state/guard";
 import { guard as closed } from "./kinds/closed/guard";
 import { guard as followUp } from "./kinds/follow-up/guard";
 import { guard as followedUp } from "./kinds/followed-up/guard";
@@ -27,6 +28,7 @@ const GUARDS: { readonly [K in EntryKind]?: Guard<K> } = {
   answer: answer,
   struck: struck,
   restored: restored,
+  "bench-state": benchState,
   opened: opened,
   closed: closed,
   intervention: intervention,

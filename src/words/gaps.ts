@@ -36,6 +36,11 @@ export const LIVE_GAP_WORDS: Readonly<Record<LiveGap, LiveGapWords>> = {
     how: "Note it for whoever is licensed for it where you are.",
     where: null,
   },
+  air: {
+    what: "No power: vapour or dust here goes off at a spark.",
+    how: "Air it until nothing is left of it, and say so under what else can hurt.",
+    where: "make-safe",
+  },
   licensed: {
     what: "Power with a cover off is for a licensed person.",
     how: "Note it for them; what they read can be written down here afterwards.",

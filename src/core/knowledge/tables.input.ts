@@ -202,6 +202,8 @@ export const ROWS = {
     asked: yup.boolean().required(),
     /** What is refused here while it stands: hands inside, any power. */
     blocks: yup.array(oneOf(["inside", "power"] as const)),
+    /** No power before it was aired, and that was said. */
+    airs: yup.boolean(),
     /** When the work ends here, and whose it is then. */
     stop: yup.string(),
     trade: yup.string(),

@@ -59,6 +59,8 @@ const BENCH_EVENTS = {
     event: oneOf("event", ["held"]),
     id: oneOf("Held", ["coasting", "springs", "lifted-load", "belt", "blades"]),
     is: oneOf("Held", ["held", "free", "none"]),
+    /** Why it is not in a machine whose kind has it. */
+    why: yup.string().label("Why it is not there").max(300),
   }),
   "seen-to": strictObject({
     event: oneOf("event", ["seen-to"]),

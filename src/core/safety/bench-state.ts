@@ -96,6 +96,10 @@ export interface BenchMachine {
   readonly isOutOfScope: boolean;
   /** It runs on after the switch is off, and may have a brake. */
   readonly runsOn: boolean;
+  /** What its kind has, by its name: that it is not there needs a reason. */
+  readonly kindHas: readonly string[];
+  /** Hazards that must be aired before any power. */
+  readonly airs: readonly string[];
 }
 
 function later(at: string, seconds: number): string {

@@ -10,6 +10,7 @@ import type { LiveState } from "./live-state";
 export const LIVE_GAPS = [
   "stop",
   "scope",
+  "air",
   "licensed",
   "danger",
   "look-inside",
@@ -119,6 +120,10 @@ export function liveGaps(facts: LiveFacts, power: PowerUse): LiveGap[] {
   return [
     ...gap(machine.blocks.includes("power"), "stop"),
     ...gap(machine.isOutOfScope, "scope"),
+    ...gap(
+      machine.airs.some((id) => !bench.hazardsSeenTo.includes(id)),
+      "air",
+    ),
     ...gap(power === "licensed", "licensed"),
     ...gap(dangersAgainst(live.dangers, power).length > 0, "danger"),
     ...gap(live.owesLookInside, "look-inside"),

@@ -4,6 +4,7 @@ import type { Holdable } from "@/core/safety/bench-state";
 import { HELD_WORDS } from "@/words/held";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";
+import { NotHere } from "./NotHere";
 
 interface HoldProps {
   readonly job: JobView;
@@ -14,16 +15,25 @@ interface HoldProps {
 /** What can move by itself is held, or is not in this machine: one tap. */
 export function HoldItem({ job, stage, id }: HoldProps) {
   const { post, problem, isBusy } = usePost(job.jobId);
-  const say = (is: "held" | "none") => () =>
-    void post({ kind: "bench-state", stage, payload: { event: "held", id, is } });
+  const say = (is: "held" | "none", why?: string): void =>
+    void post({ kind: "bench-state", stage, payload: { event: "held", id, is, why } });
   return (
     <div className="flex flex-wrap gap-3">
-      <button type="button" className="btn btn-primary btn-bench" disabled={isBusy} onClick={say("held")}>
+      <button
+        type="button"
+        className="btn btn-primary btn-bench"
+        disabled={isBusy}
+        onClick={() => say("held")}
+      >
         {HELD_WORDS[id]}
       </button>
-      <button type="button" className="btn btn-outline btn-bench" disabled={isBusy} onClick={say("none")}>
-        {id === "coasting" ? "It does not run on" : "Not in this machine"}
-      </button>
+      <NotHere
+        job={job}
+        id={id}
+        className="btn btn-outline btn-bench"
+        isBusy={isBusy}
+        onSay={(why) => say("none", why)}
+      />
       <Problem text={problem} />
     </div>
   );

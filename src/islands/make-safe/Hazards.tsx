@@ -7,6 +7,7 @@ import { hazardsFor, isHoldable } from "@/core/safety/hazards";
 import type { Shop } from "@/core/shop/shop";
 import { HELD_WORDS } from "@/words/held";
 import { Problem } from "../fields/Problem";
+import { NotHere } from "../frame/NotHere";
 import { VerdictMark } from "../frame/VerdictMark";
 import { usePost } from "../state/use-post";
 
@@ -85,7 +86,15 @@ function Ticks({ job, bench, hazard, proven }: LineProps) {
     <>
       {held ? <b>{(id === "coasting" ? STANDS : HOLDS)[held.is]}</b> : null}
       {held?.is === "held" ? null : button(HELD_WORDS[id], { event: "held", id, is: "held" }, HELD_WORDS[id])}
-      {held ? null : button("Not in this machine", { event: "held", id, is: "none" })}
+      {held ? null : (
+        <NotHere
+          job={job}
+          id={id}
+          className="btn btn-outline"
+          isBusy={isBusy}
+          onSay={(why) => void say({ event: "held", id, is: "none", why })()}
+        />
+      )}
       {held?.is === "held" ? button("It is free again", { event: "held", id, is: "free" }) : null}
       <Problem text={problem} />
     </>

@@ -179,6 +179,10 @@ export function powerMayComeOn(
   const against: string[] = [];
   if (takenIn.hazards.includes("high-voltage")) against.push("high voltage");
   if (["three-phase", "vibrator", "sealed-compressor"].includes(takenIn.family)) against.push("out of scope");
+  const isAired = allOf(lines, "bench-state").some(
+    ({ payload }) => payload.event === "seen-to" && payload.id === "vapour",
+  );
+  if (takenIn.hazards.includes("vapour") && !isAired) against.push("vapour");
   if (use === "licensed") against.push("a cover off with power on");
   against.push(...againstPower(entries, use));
   if (owesInside(entries)) against.push("a look inside");

@@ -89,7 +89,7 @@ export function machine(): TakenIn {
     connection: pick(["plug", "plug", "detachable-cord", "fixed", "battery", "not-known"]),
     heater: pick(["yes", "no"]),
     hazards: chance(0.3)
-      ? [pick(["springs", "belt", "blades", "coasting", "battery", "second-feed", "high-voltage"])]
+      ? [pick(["springs", "belt", "blades", "coasting", "vapour", "battery", "second-feed", "high-voltage"])]
       : [],
   };
 }
@@ -151,6 +151,7 @@ export function benchEvent(): BenchEvent {
     () => ({ event: "clips-off" }),
     () => ({ event: "stored-cannot", id: "start", why: "not reached" }),
     () => ({ event: "nothing-stores", why: pick(["", "a coil"]) }),
+    () => ({ event: "seen-to", id: "vapour" }),
     () => ({
       event: "held",
       id: pick(["springs", "belt", "blades", "coasting"]),

@@ -14,6 +14,8 @@ export function benchMachine(but: Partial<BenchMachine> = {}): BenchMachine {
     hasSecondFeed: false,
     isOutOfScope: false,
     runsOn: false,
+    kindHas: [],
+    airs: [],
     ...but,
   };
 }

@@ -47,6 +47,8 @@ export function benchMachineOf(
     blocks: [...new Set(standing.flatMap(({ blocks }) => blocks ?? []))],
     hasSecondFeed: ids.has("second-feed"),
     isOutOfScope: family?.scope !== undefined,
+    kindHas: kindByName(takenIn?.machine ?? "", context.archetypes)?.hazards ?? [],
+    airs: standing.filter(({ airs }) => airs).map(({ id }) => id),
     runsOn: RUNS_ON.some((id) => ids.has(id)),
   };
 }

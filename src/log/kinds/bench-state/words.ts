@@ -63,7 +63,7 @@ export const words: KindWords<"bench-state"> = (payload) => {
       return `Under power: ${INCIDENTS[payload.what]}`;
     case "held":
       if (payload.id === "coasting") return STANDS[payload.is];
-      return `${HELD[payload.id]} ${payload.is === "none" ? "not in this machine" : payload.is}`;
+      return `${HELD[payload.id]} ${payload.is === "none" ? "not in this machine" : payload.is}${payload.why ? `: ${payload.why}` : ""}`;
     case "seen-to":
       return `Seen to: ${payload.id.replaceAll("-", " ")}`;
     case "load":

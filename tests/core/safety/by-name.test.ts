@@ -1,0 +1,46 @@
+import { describe, expect, it } from "vitest";
+import type { BenchEvent } from "@/core/safety/bench-event.input";
+import { type Line, logOf, viewOf } from "../job/entries";
+import { KNOWLEDGE } from "../shop-context";
+import { CHECKED, MEASURED, missing, PLUGGED, RUN, told, took } from "./promise-lines";
+
+const bench = (event: BenchEvent): Line => ["bench-state", event];
+const OUT = bench({ event: "unplugged", evidence: "plug-in-sight" });
+const machineOf = (machine: string) => viewOf(logOf(took({ machine, hazards: [] }))).machine;
+
+describe("what a kind of machine brings by its name", () => {
+  it("what holds an oven transformer stops altogether, before any move", () => {
+    expect(machineOf("Old microwave, white").blocks).toEqual(["inside", "power"]);
+    const oven = took({ machine: "Microwave oven" });
+    for (const move of KNOWLEDGE.moves.filter(({ needs }) => needs === "hands-inside"))
+      expect(
+        missing(
+          [oven, told(), OUT],
+          ["answer", { moveId: move.id, outcomeId: "x", circumstance: "cold", taken: "now", why: "" }],
+        ),
+        move.id,
+      ).toContain("stop");
+    expect(missing([oven, told(), ...CHECKED, PLUGGED], RUN)).toContain("stop");
+  });
+
+  it("what its kind has is not said away without a reason", () => {
+    const mower = [took({ machine: "Hedge trimmer", hazards: [] }), OUT];
+    const none = (why?: string): Line => bench({ event: "held", id: "blades", is: "none", why });
+    expect(missing(mower, none())).toBe("");
+    expect(missing(mower, none("x"))).toBe("x");
+    expect(missing(mower, none("taken off before it came in"))).toBeUndefined();
+    expect(missing([took({ machine: "Thingummy", hazards: ["blades"] }), OUT], none())).toBeUndefined();
+  });
+
+  it.each(["vapour", "explosive-dust"])("%s keeps power off until it was aired", (id) => {
+    const lines = [took({ hazards: [id] }), told(), ...CHECKED, PLUGGED];
+    expect(missing(lines, RUN)).toContain("air");
+    expect(missing(lines, MEASURED)).toContain("air");
+    expect(missing([...lines, bench({ event: "seen-to", id })], RUN)).toBeUndefined();
+  });
+
+  it("a sealed circuit and a toy have their caution by name", () => {
+    expect(KNOWLEDGE.archetypes.find(({ id }) => id === "dehumidifier")?.hazards).toContain("sealed-circuit");
+    expect(KNOWLEDGE.archetypes.find(({ id }) => id === "toy-vehicle")?.hazards).toContain("toy");
+  });
+});
