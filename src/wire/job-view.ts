@@ -26,6 +26,8 @@ const standsAt = {
     hasSecondFeed: yes(),
     isOutOfScope: yes(),
     runsOn: yes(),
+    kindHas: many(yup.string().defined()),
+    airs: many(yup.string().defined()),
   }).required(),
   bench: yup
     .object({
