@@ -209,6 +209,18 @@ const OPENERS: readonly Mutation[] = [
     "false,",
   ),
   m(
+    "what was aired on another visit is aired again",
+    "src/log/kinds/reopened/energy.ts",
+    '  { event: "seen-to-anew" },',
+    "",
+  ),
+  m(
+    "what was aired before it was told is aired again",
+    "src/log/kinds/taken-in/energy.ts",
+    "...(hasOtherHazards ?",
+    "...(hasOtherHazards && before === undefined ?",
+  ),
+  m(
     "a doubtful test that was struck out still doubts the one before it",
     WORD,
     "seq >= doubtedSeq(check.id),",

@@ -33,6 +33,7 @@ function leftOf(event: LineEvent): readonly LineEvent[] {
     case "stored-volts":
     case "isolated":
     case "without-grant":
+    case "seen-to-anew":
       return [event];
     default:
       return [];

@@ -128,10 +128,20 @@ describe("around the next move", () => {
     const bodies = posted(job);
     render(<Good job={job} />);
     fireEvent.click(screen.getAllByRole("button", { name: /^Done: / })[0] as HTMLElement);
-    expect(screen.getByTestId("gate").textContent).toContain("Is the plug out?");
+    expect(screen.getByTestId("gate").textContent).toContain("First: is the plug out?");
     expect(bodies).toEqual([]);
     tap("It was done before: keep it");
     await vi.waitFor(() => expect(payloads(bodies, "intervention")).toHaveLength(1));
+  });
+
+  it("the tap that says where the plug is keeps it as done now, and what turns is held by a tap of its own", async () => {
+    const hull = jobOf("shaded-pole", [answer("tug-leads", "loose")], { hazards: ["blades"] });
+    const bodies = posted(hull);
+    render(<Good job={hull} />);
+    fireEvent.click(screen.getAllByRole("button", { name: /^Done: / })[0] as HTMLElement);
+    tap("Out, plug in sight");
+    await vi.waitFor(() => expect(payloads(bodies, "intervention")).toHaveLength(1));
+    expect(payloads(bodies, "intervention")[0]).toMatchObject({ taken: "now" });
   });
 
   it("nothing is made good that was not found by hand", () => {

@@ -11,7 +11,7 @@ import type { Said } from "../tools/finding.input";
 import type { ToolCard } from "../tools/tool";
 import { latestBy } from "./log/lines";
 import { isRepairDone, isWhole, stillOff } from "./reassembly/put-back";
-import { COVER_NEED } from "./reassembly/touched";
+import { COVER_NEED, needToTouch, UNDER_COVERS } from "./reassembly/touched";
 import { signOffWord } from "./sign-off/sign-off";
 import { isNotToBeUsed, wordNow } from "./sign-off/word-now";
 import type { Stage } from "./stages";
@@ -132,9 +132,11 @@ function firstGap(view: Standing, { isPlugFresh, now, limits }: StepContext): Be
   return gapsFor(asSeen(view.bench, isPlugFresh), "turning-inside", view.machine, now, limits)[0];
 }
 
-/** The same for what goes back on from outside: covers and screws, whatever may be charged under them. */
-function handsGap(view: Standing, { isPlugFresh, now, limits }: StepContext): BenchGap | undefined {
-  return gapsFor(asSeen(view.bench, isPlugFresh), COVER_NEED, view.machine, now, limits)[0];
+/** The same for what is still off: a machine is drained as well while it is something from under its covers. */
+function refitGap(view: Standing, { isPlugFresh, now, limits }: StepContext): BenchGap | undefined {
+  const needs = view.removed.filter(({ refit }) => refit === null).map(({ sort }) => needToTouch(sort));
+  const need = needs.includes(UNDER_COVERS) ? UNDER_COVERS : COVER_NEED;
+  return gapsFor(asSeen(view.bench, isPlugFresh), need, view.machine, now, limits)[0];
 }
 
 /** The part of Make safe in which a gap is settled. */
@@ -264,7 +266,7 @@ function repairStep(view: Standing, whole: Standing, context: StepContext): Next
   const clip = clipStep(view);
   if (clip) return clip;
   if (left > 0) {
-    const loose = handsGap(view, context);
+    const loose = refitGap(view, context);
     return loose ? makeSafe(view, loose) : step("put-back", "now/put-back", { left }, "off");
   }
   const { unproven } = signOffWord(whole, context);

@@ -49,7 +49,9 @@ export interface Standing extends Pick<JobView, Whole> {
   readonly decision:
     | (Pick<NonNullable<JobView["decision"]>, "route" | "label" | "repairs"> & { readonly seq: number })
     | null;
-  readonly removed: readonly (Pick<JobView["removed"][number], "seq"> & { readonly refit: Placed | null })[];
+  readonly removed: readonly (Pick<JobView["removed"][number], "seq" | "sort"> & {
+    readonly refit: Placed | null;
+  })[];
   readonly runs: readonly (Pick<AcceptanceRun, "result" | "circumstance" | "minutes" | "figures"> & {
     readonly seq: number;
   })[];
@@ -80,6 +82,10 @@ function doneOf({
   part,
 }: Standing["interventions"][number]): Standing["interventions"][number] {
   return { seq, isConsequence, part };
+}
+
+function offOf({ seq, sort, refit }: JobView["removed"][number]): Standing["removed"][number] {
+  return { seq, sort, refit: refit && placeOf(refit) };
 }
 
 /** What is between the shop, the owner and those who sell parts. */
@@ -140,7 +146,7 @@ export function standingOf(view: JobView): Standing {
       label: decision.label,
       repairs: decision.repairs,
     },
-    removed: view.removed.map(({ seq: line, refit }) => ({ seq: line, refit: refit && placeOf(refit) })),
+    removed: view.removed.map(offOf),
     runs: view.runs.map(({ seq: line, result, circumstance, minutes, figures }) => ({
       seq: line,
       result,

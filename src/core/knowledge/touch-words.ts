@@ -43,7 +43,7 @@ function unsaid({ file, id, words, touches, otherSense }: Page, row: TouchWords)
 }
 
 function needless({ file, id, words, touches }: Page, row: TouchWords): Issue[] {
-  const [own] = touches.filter((one) => one === row.id);
+  const own = touches.find((one) => one === row.id);
   if (own === undefined || SAID_BY_MORE.has(row.id)) return [];
   const text = bare(words, []);
   if ([...row.forms, ...row.saidBy].some((form) => has(text, form))) return [];
@@ -74,28 +74,19 @@ function otherSenses({ file, id, words, otherSense }: Page, rows: readonly Touch
 type Tables = Pick<Knowledge, "moves" | "deadChecks" | "repairs" | "touchWords">;
 
 function pagesOf({ moves, deadChecks, repairs }: Tables): Page[] {
+  const page = (
+    file: string,
+    words: string,
+    {
+      id,
+      touches,
+      otherSense = {},
+    }: Pick<Page, "id" | "touches"> & { readonly otherSense?: Page["otherSense"] | undefined },
+  ): Page => ({ file, id, words, touches, otherSense });
   return [
-    ...moves.map(({ id, title, how, touches, otherSense = {} }) => ({
-      file: `moves/${id}`,
-      id,
-      words: `${title}. ${how}`,
-      touches,
-      otherSense,
-    })),
-    ...deadChecks.map(({ id, label, how, touches, otherSense = {} }) => ({
-      file: "tables/deadChecks",
-      id,
-      words: `${label}. ${how}`,
-      touches,
-      otherSense,
-    })),
-    ...repairs.map((row) => ({
-      file: "tables/repairs",
-      id: row.id,
-      words: row.label,
-      touches: repairTouches(row),
-      otherSense: row.otherSense ?? {},
-    })),
+    ...moves.map((move) => page(`moves/${move.id}`, `${move.title}. ${move.how}`, move)),
+    ...deadChecks.map((check) => page("tables/deadChecks", `${check.label}. ${check.how}`, check)),
+    ...repairs.map((row) => page("tables/repairs", row.label, { ...row, touches: repairTouches(row) })),
   ];
 }
 

@@ -127,6 +127,10 @@ function moved(state: BenchState, { runsOn }: Pick<BenchMachine, "runsOn">): Ben
   return { ...state, held: [...held, ...turns] };
 }
 
+function withHeld(state: BenchState, { id, is }: HeldItem): BenchState {
+  return { ...state, held: [...state.held.filter((one) => one.id !== id), { id, is }] };
+}
+
 /** Neither plug nor battery is known any more; a battery that is in stays in. */
 function doubted(state: BenchState): Pick<BenchState, "plug" | "battery" | "outlet"> {
   return { plug: "not-known", outlet: undefined, battery: state.battery === "in" ? "in" : undefined };
@@ -303,10 +307,7 @@ export function applyBenchEvent(
     case "nothing-stores":
       return nothingStores(state, machine, event.why, at, limits);
     case "held":
-      return ok({
-        ...state,
-        held: [...state.held.filter(({ id }) => id !== event.id), { id: event.id, is: event.is }],
-      });
+      return ok(withHeld(state, event));
     case "seen-to":
       return ok({ ...state, hazardsSeenTo: [...new Set([...state.hazardsSeenTo, event.id])] });
     case "load":
@@ -317,6 +318,8 @@ export function applyBenchEvent(
       return ok({ ...state, opened: [...new Set([...state.opened, event.access])] });
     case "closed":
       return ok({ ...state, opened: state.opened.filter((one) => one !== event.access) });
+    case "seen-to-anew":
+      return ok({ ...state, hazardsSeenTo: [] });
     case "left":
       return ok(state);
   }

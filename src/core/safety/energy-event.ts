@@ -15,6 +15,8 @@ export type EnergyEvent =
   | { readonly event: "may-have-had-power" }
   | { readonly event: "opened"; readonly access: string }
   | { readonly event: "closed"; readonly access: string }
+  /** Another visit, or other hazards were said: what was seen to before says nothing of it. */
+  | { readonly event: "seen-to-anew" }
   /** It was signed off and left. */
   | { readonly event: "left" };
 

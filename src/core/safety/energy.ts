@@ -41,7 +41,12 @@ const DANGERS: ReadonlySet<string> = new Set<DangerEvent["event"]>([
   "ran",
   "explained",
 ]);
-const COVERS: ReadonlySet<string> = new Set<EnergyEvent["event"]>(["opened", "closed", "left"]);
+const COVERS: ReadonlySet<string> = new Set<EnergyEvent["event"]>([
+  "opened",
+  "closed",
+  "left",
+  "seen-to-anew",
+]);
 
 function isProofEvent(event: LineEvent): event is ProofEvent {
   return PROOFS.has(event.event);

@@ -1,9 +1,8 @@
 import type { Stage } from "@/core/job/stages";
 import type { BenchNeed, PowerUse } from "@/core/knowledge/touches";
-import type { BenchGap } from "@/core/safety/bench-gaps";
 import { LIVE_GAP_WORDS } from "@/words/gaps";
+import { BenchStep, benchTitle } from "./BenchStep";
 import { GapLink } from "./GapLink";
-import { PlugQuestion } from "./PlugQuestion";
 import type { JobScreen } from "./use-job-screen";
 
 interface GateProps {
@@ -19,13 +18,6 @@ interface GateProps {
   onAfterwards(): void;
 }
 
-const GAP_WORDS: Readonly<Partial<Record<BenchGap, string>>> = {
-  stop: "High voltage: it is not opened here.",
-  charge: "Stored charge has not been measured.",
-  battery: "Is the battery out?",
-  plug: "Is the plug out?",
-};
-
 /** What stands between a reading and the log, with the honest way round for one that was taken already. */
 export function BenchGate({
   screen,
@@ -37,26 +29,19 @@ export function BenchGate({
   onSettled,
   onAfterwards,
 }: GateProps) {
-  const gaps = screen.gaps(need);
-  const [live] = gaps.length === 0 ? screen.liveGaps(power) : [];
-  const isPlug = gaps[0] === "plug" || gaps[0] === "battery";
+  const [gap] = screen.gaps(need);
+  const [live] = gap === undefined ? screen.liveGaps(power) : [];
+  if (gap === undefined && live === undefined) return null;
   return (
     <div role="alert" className="hatched my-3 rounded-[3px] border-[1.5px] border-ink p-2" data-testid="gate">
       <div className="bg-paper px-4 py-3">
         <p className="font-semibold text-xl">
-          {live
-            ? LIVE_GAP_WORDS[live].what
-            : (GAP_WORDS[gaps[0] ?? "plug"] ?? "The machine is not made safe.")}
+          {gap ? benchTitle(gap, screen) : live ? LIVE_GAP_WORDS[live].what : ""}
         </p>
         <p className="mb-3">You were about to keep {about}.</p>
-        {isPlug ? <PlugQuestion job={screen.job} stage={stage} onSettled={onSettled} /> : null}
+        {gap ? <BenchStep gap={gap} screen={screen} stage={stage} onSettled={onSettled} /> : null}
         <div className="mt-3 flex flex-wrap gap-3">
           {live ? <GapLink gap={live} jobId={screen.job.jobId} className="btn btn-primary" /> : null}
-          {isPlug || live || gaps[0] === "stop" ? null : (
-            <a className="btn btn-primary" href={`/jobs/${screen.job.jobId}/make-safe`}>
-              Read the volts first
-            </a>
-          )}
           <button type="button" className="btn btn-outline" onClick={onAfterwards}>
             {late}
           </button>

@@ -10,20 +10,22 @@ interface HoldProps {
   readonly job: JobView;
   readonly stage: Stage;
   readonly id: Holdable;
+  onSettled?(): void;
 }
 
 /** What can move by itself is held, or is not in this machine: one tap. */
-export function HoldItem({ job, stage, id }: HoldProps) {
+export function HoldItem({ job, stage, id, onSettled }: HoldProps) {
   const { post, problem, isBusy } = usePost(job.jobId);
-  const say = (is: "held" | "none", why?: string): void =>
-    void post({ kind: "bench-state", stage, payload: { event: "held", id, is, why } });
+  const say = async (is: "held" | "none", why?: string): Promise<void> => {
+    if (await post({ kind: "bench-state", stage, payload: { event: "held", id, is, why } })) onSettled?.();
+  };
   return (
     <div className="flex flex-wrap gap-3">
       <button
         type="button"
         className="btn btn-primary btn-bench"
         disabled={isBusy}
-        onClick={() => say("held")}
+        onClick={() => void say("held")}
       >
         {HELD_WORDS[id]}
       </button>
@@ -32,7 +34,7 @@ export function HoldItem({ job, stage, id }: HoldProps) {
         id={id}
         className="btn btn-outline btn-bench"
         isBusy={isBusy}
-        onSay={(why) => say("none", why)}
+        onSay={(why) => void say("none", why)}
       />
       <Problem text={problem} />
     </div>

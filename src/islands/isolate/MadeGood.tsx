@@ -56,7 +56,7 @@ export function MadeGood({
           need={needOfRepair(pending)}
           about="This as done"
           late="It was done before: keep it"
-          onSettled={() => done(pending)}
+          onSettled={() => keep(pending, "now")}
           onAfterwards={() => keep(pending, "afterwards")}
         />
       )}

@@ -1,16 +1,13 @@
 import { type ReactNode, useState } from "react";
 import type { Move } from "@/core/knowledge/types";
-import type { BenchGap } from "@/core/safety/bench-gaps";
-import { isHoldable } from "@/core/safety/hazards";
 import type { LiveGap } from "@/core/safety/live-work";
 import type { Shop } from "@/core/shop/shop";
 import { BENCH_GAP_WORDS, LIVE_GAP_WORDS, LIVE_WARNING_WORDS } from "@/words/gaps";
+import { BenchStep, benchTitle } from "../frame/BenchStep";
 import { ClipsOff } from "../frame/ClipsOff";
 import { GapLink } from "../frame/GapLink";
-import { HoldItem } from "../frame/HoldItem";
 import { Incident } from "../frame/Incident";
 import { PlugIn } from "../frame/PlugIn";
-import { PlugQuestion } from "../frame/PlugQuestion";
 import type { JobScreen } from "../frame/use-job-screen";
 
 interface ReadyProps {
@@ -19,37 +16,6 @@ interface ReadyProps {
   readonly move: Move;
   /** The move itself, with its answers. */
   readonly children: ReactNode;
-}
-
-const BENCH_TITLES: Readonly<Record<BenchGap, string>> = {
-  stop: "Not opened here: high voltage",
-  plug: "First: is the plug out?",
-  battery: "First: is the battery out?",
-  charge: "First: is anything charged?",
-  coasting: "First: does it stand still?",
-  springs: "First: hold the springs",
-  "lifted-load": "First: prop the load",
-  belt: "First: hold the belt",
-  blades: "First: block the blades",
-};
-
-function titleOf(gap: BenchGap, screen: JobScreen): string {
-  if (gap === "plug" && screen.job.machine.connection === "fixed") return "First: is it isolated?";
-  const isIn = gap === "plug" && screen.bench.plug === "plugged-in";
-  return isIn ? "First: pull the plug" : BENCH_TITLES[gap];
-}
-
-function BenchStep({ gap, screen }: { readonly gap: BenchGap; readonly screen: JobScreen }) {
-  const { job } = screen;
-  const isIn = screen.bench.plug === "plugged-in";
-  if (gap === "stop") return <p>Pass it to someone who works on high voltage.</p>;
-  if (gap === "plug" || gap === "battery") return <PlugQuestion job={job} stage="isolate" isIn={isIn} />;
-  if (isHoldable(gap)) return <HoldItem job={job} stage="isolate" id={gap} />;
-  return (
-    <a className="btn btn-primary btn-loud" href={`/jobs/${job.jobId}/make-safe#charge`}>
-      Read the volts
-    </a>
-  );
 }
 
 function LiveStep({ gap, screen, shop }: Pick<ReadyProps, "screen" | "shop"> & { readonly gap: LiveGap }) {
@@ -97,9 +63,9 @@ export function WayThere({ screen, shop, move }: Omit<ReadyProps, "children">) {
     <div className="hatched mt-2 mb-3 rounded-[3px] border-[1.5px] border-ink p-2" data-testid="make-ready">
       <div className="bg-paper px-4 py-3">
         <h1 className="mb-2 font-bold text-2xl leading-tight tracking-tight">
-          {firstBench ? titleOf(firstBench, screen) : firstLive ? LIVE_GAP_WORDS[firstLive].what : ""}
+          {firstBench ? benchTitle(firstBench, screen) : firstLive ? LIVE_GAP_WORDS[firstLive].what : ""}
         </h1>
-        {firstBench ? <BenchStep gap={firstBench} screen={screen} /> : null}
+        {firstBench ? <BenchStep stage="isolate" gap={firstBench} screen={screen} /> : null}
         {firstBench === undefined && firstLive ? (
           <LiveStep gap={firstLive} screen={screen} shop={shop} />
         ) : null}

@@ -183,7 +183,7 @@ export function RepairDone({ screen, repairs }: DoneProps) {
           need={needOfRepairs(pending, repairs)}
           about={`"${stepLabel(pending, repairs)}" as done`}
           late="It was done before: keep it"
-          onSettled={() => done(pending, saidPart)}
+          onSettled={() => keep(pending, saidPart, "now")}
           onAfterwards={() => keep(pending, saidPart, "afterwards")}
         />
       ) : null}

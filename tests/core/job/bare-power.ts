@@ -168,6 +168,20 @@ export function isOff(off: Of<"removed">, lines: readonly Entry[]): boolean {
   return back < off.payload.count;
 }
 
+/** Aired, and said so after the machine came back, or after anything more that can hurt was said of it. */
+function isAired(entries: readonly Entry[]): boolean {
+  const lines = standing(entries);
+  const saysMore = (entry: Entry): boolean => {
+    if (entry.kind !== "taken-in") return entry.kind === "reopened";
+    const before = allOf(lines, "taken-in").findLast(({ seq }) => seq < entry.seq);
+    return before !== undefined && entry.payload.hazards.some((id) => !before.payload.hazards.includes(id));
+  };
+  const anew = takingAway(entries).findLast(saysMore)?.seq ?? 0;
+  return allOf(lines, "bench-state").some(
+    ({ seq, payload }) => seq > anew && payload.event === "seen-to" && payload.id === "vapour",
+  );
+}
+
 /** Why SAFETY would not let power come on now, used so; looked for in the bare log. */
 export function powerMayComeOn(
   entries: readonly Entry[],
@@ -179,10 +193,7 @@ export function powerMayComeOn(
   const against: string[] = [];
   if (takenIn.hazards.includes("high-voltage")) against.push("high voltage");
   if (["three-phase", "vibrator", "sealed-compressor"].includes(takenIn.family)) against.push("out of scope");
-  const isAired = allOf(lines, "bench-state").some(
-    ({ payload }) => payload.event === "seen-to" && payload.id === "vapour",
-  );
-  if (takenIn.hazards.includes("vapour") && !isAired) against.push("vapour");
+  if (takenIn.hazards.includes("vapour") && !isAired(entries)) against.push("vapour");
   if (use === "licensed") against.push("a cover off with power on");
   against.push(...againstPower(entries, use));
   if (owesInside(entries)) against.push("a look inside");

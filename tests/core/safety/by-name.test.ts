@@ -2,10 +2,11 @@ import { describe, expect, it } from "vitest";
 import type { BenchEvent } from "@/core/safety/bench-event.input";
 import { type Line, logOf, viewOf } from "../job/entries";
 import { KNOWLEDGE } from "../shop-context";
-import { CHECKED, MEASURED, missing, PLUGGED, RUN, told, took } from "./promise-lines";
+import { CHECKED, MEASURED, missing, PLUGGED, RUN, SIGNED, told, took } from "./promise-lines";
 
 const bench = (event: BenchEvent): Line => ["bench-state", event];
 const OUT = bench({ event: "unplugged", evidence: "plug-in-sight" });
+const REOPENED: Line = ["reopened", { why: "smells again" }];
 const machineOf = (machine: string) => viewOf(logOf(took({ machine, hazards: [] }))).machine;
 
 describe("what a kind of machine brings by its name", () => {
@@ -37,6 +38,18 @@ describe("what a kind of machine brings by its name", () => {
     expect(missing(lines, RUN)).toContain("air");
     expect(missing(lines, MEASURED)).toContain("air");
     expect(missing([...lines, bench({ event: "seen-to", id })], RUN)).toBeUndefined();
+  });
+
+  it("what was aired before it was told, or on another visit, is aired again", () => {
+    const seen = bench({ event: "seen-to", id: "vapour" });
+    const early = [took(), told(), seen, took({ hazards: ["vapour"] }), ...CHECKED, PLUGGED];
+    expect(missing(early, RUN)).toContain("air");
+    expect(missing([...early, seen], RUN)).toBeUndefined();
+    const back = [took({ hazards: ["vapour"] }), told(), seen, SIGNED, REOPENED, ...CHECKED, PLUGGED];
+    expect(missing(back, RUN)).toContain("air");
+    expect(
+      missing([...back, ["struck", { seq: 5, why: "", reason: "told-wrongly" }], PLUGGED], RUN),
+    ).toContain("air");
   });
 
   it("a sealed circuit and a toy have their caution by name", () => {

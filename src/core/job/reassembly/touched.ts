@@ -5,9 +5,12 @@ import type { ToPutBack } from "./put-back";
 /** A cover is taken off or put on from outside: nothing turns under the hand, nothing lets go. */
 export const COVER_NEED: BenchNeed = "turning";
 
-/** What must be settled before hands take this off, or put it back: what lies under the covers is drained as well. */
+/** What lies under the covers is drained as well. */
+export const UNDER_COVERS: BenchNeed = "turning-inside";
+
+/** What must be settled before hands take this off, or put it back. */
 export function needToTouch(sort: RemovedSort): BenchNeed {
-  return sort === "cover" || sort === "fastener" || sort === "mark" ? COVER_NEED : "turning-inside";
+  return sort === "cover" || sort === "fastener" || sort === "mark" ? COVER_NEED : UNDER_COVERS;
 }
 
 /** The same for the next thing that goes back: a line of what came off, or a cover. */

@@ -5,4 +5,5 @@ import type { EnergyOf } from "../../energy-of";
 export const energy: EnergyOf<"reopened"> = () => [
   { event: "worked", spoils: PROOFS, on: "reopened", mends: [], stations: [] },
   { event: "may-have-had-power" },
+  { event: "seen-to-anew" },
 ];

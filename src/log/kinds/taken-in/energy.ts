@@ -24,6 +24,9 @@ export const energy: EnergyOf<"taken-in"> = (payload, _, earlier) => {
     (before.protectionClass !== payload.protectionClass ||
       before.connection !== payload.connection ||
       before.heater !== payload.heater);
+  const hasOtherHazards =
+    before !== undefined &&
+    (before.machine !== payload.machine || payload.hazards.some((id) => !before.hazards.includes(id)));
   const carried: readonly LineEvent[] =
     before === undefined
       ? payload.carried.map((one) => {
@@ -31,5 +34,10 @@ export const energy: EnergyOf<"taken-in"> = (payload, _, earlier) => {
           return { event: "danger", kind, place, test, remedies: remediesOf(one), isMended };
         })
       : [];
-  return [...(isOther ? [ALL_ANEW] : []), ...carried, contradiction(payload, plateIn(earlier))];
+  return [
+    ...(isOther ? [ALL_ANEW] : []),
+    ...(hasOtherHazards ? [{ event: "seen-to-anew" } as const] : []),
+    ...carried,
+    contradiction(payload, plateIn(earlier)),
+  ];
 };
