@@ -86,11 +86,12 @@ function done(view: JobView): string[] {
   const end = view.followUps.find(({ about, onDay }) => about === "temporary-part" && onDay !== null)?.onDay;
   return [
     sentence(list(view.interventions.map(({ label }) => inSentence(label)))),
-    ...view.parts.map(({ label, fit }) =>
+    ...view.parts.flatMap(({ label, fit, ownerNotes }) => [
       fit === "temporary"
         ? sentence(`${label}, for a while only${end ? `, until ${formatDay(end)}` : ""}`)
         : sentence(label),
-    ),
+      ...ownerNotes,
+    ]),
     view.signedOff?.leftOut ? sentence(`Left out: ${inSentence(view.signedOff.leftOut)}`) : "",
   ];
 }

@@ -260,6 +260,19 @@ function kindIssues(tables: Tables): Issue[] {
   ]);
 }
 
+/** Each limit is one of safety, or says what loosening it does at worst: none is left undecided. */
+function limitIssues({ id, safety, lax }: Tables["limits"][number]): Issue[] {
+  if ((safety === true) !== (lax !== undefined)) return [];
+  return [
+    issue(
+      "tables/limits",
+      "limit/undecided",
+      `Limit "${id}" is ${safety ? "one of safety and says what loosening does" : "neither one of safety nor says what loosening does"}: write safety: true or lax: why, one of them.`,
+      id,
+    ),
+  ];
+}
+
 /** Tables that name rows of other tables. */
 function tableIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] {
   const [families, stations, faults, repairs, limits, checks] = [
@@ -289,6 +302,7 @@ function tableIssues(tables: Tables, moves: ReadonlyMap<string, Move>): Issue[] 
     ...tables.signs.flatMap(({ id, settles = [] }) =>
       notIn(new Set(moves.keys()), "tables/signs", "move", [signMove(id), ...settles]),
     ),
+    ...tables.limits.flatMap(limitIssues),
     ...tables.hazards.flatMap((row) => notIn(families, "tables/hazards", "family", row.families)),
     ...tables.seen.flatMap((row) => [
       ...notIn(repairs, "tables/seen", "repair", [row.repair]),

@@ -57,6 +57,8 @@ export const ROWS = {
     appliesWhen: yup.array(oneOf(APPLIES_WHEN)),
     /** A safety row can be tightened by a shop, never loosened. */
     safety: yup.boolean(),
+    /** The worst that loosening it can do, for a row that is none of safety: each row is one or the other. */
+    lax: yup.string(),
   }),
   /** Tuning values of the engine: `label` says what it does, `why` why it has its value. */
   parameters: row({ label: words(), unit: words(), value: finiteNumber().required(), why: words() }),

@@ -24,6 +24,8 @@ export interface CapacitorMark {
   readonly nominal?: Farads;
   readonly tolerance?: { readonly minus: number; readonly plus: number; readonly printed: string };
   readonly voltsAc?: Volts;
+  /** Printed as direct volts: no rating for the mains. */
+  readonly voltsDc?: Volts;
   readonly hertz?: number;
   readonly role: CapacitorRole;
   /** Why it is taken for a start or a run capacitor: the code of the first rule that fits. */
@@ -114,6 +116,14 @@ function takeVoltsByClass(draft: Draft): CapacitorMark["byClass"] {
   }));
   note(draft, found[0], "voltage", pairs.map((one) => `${one.volts} V class ${one.lifeClass}`).join(", "));
   return pairs;
+}
+
+/** Volts that are printed as direct ones: they are no rating for the mains, and are never taken for one. */
+function takeVoltsDc(draft: Draft): number | undefined {
+  const found = take(draft, /(\d{2,5})\s*(?:w?v(?:olts?)?\s*d\.?c\.?|w?vdc|v\s*[=⎓])(?![a-z])/i);
+  if (!found) return undefined;
+  note(draft, found[0], "voltage", `${num(found[1])} V DC, no rating for the mains`);
+  return num(found[1]);
 }
 
 function takeVolts(draft: Draft): number | undefined {
@@ -309,6 +319,7 @@ export function parseCapacitorMark(typed: string): Result<CapacitorMark> {
   const values = takeCapacitance(draft);
   const tolerance = takeTolerance(draft, values.letter);
   const several = takeVoltsByClass(draft);
+  const voltsDc = takeVoltsDc(draft);
   const voltsAc = several ? Math.max(...several.map((one) => one.volts)) : takeVolts(draft);
   if (hertzMatch) note(draft, hertzMatch[0], "frequency", `${hertzMatch[1]} Hz`);
   if (climate) note(draft, climate[0], "climate", "lowest and highest temperature, days of damp heat");
@@ -325,6 +336,7 @@ export function parseCapacitorMark(typed: string): Result<CapacitorMark> {
     ...(values.nominal === undefined ? {} : { nominal: farads(values.nominal) }),
     ...(tolerance ? { tolerance } : {}),
     ...(voltsAc === undefined ? {} : { voltsAc: volts(voltsAc) }),
+    ...(voltsDc === undefined ? {} : { voltsDc: volts(voltsDc) }),
     ...(hertzMatch?.[1] ? { hertz: Number.parseInt(hertzMatch[1], 10) } : {}),
     role: decided.role,
     roleBecause: decided.because,

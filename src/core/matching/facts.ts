@@ -11,8 +11,8 @@ export interface JobFacts {
   readonly plate: Readonly<Partial<Record<"volts" | "hertz" | "amps" | "watts" | "poles", number>>>;
   /** Volts and hertz of the mains that feed it. */
   readonly mains: { readonly volts: number; readonly hertz: number };
-  /** `class-1` has an earth; undefined while it is not known. */
-  readonly hasEarth: boolean | undefined;
+  /** Whether it needs an earth conductor, and why; undefined without a job. */
+  readonly earth: { readonly isNeeded: boolean; readonly said: string } | undefined;
   /** Kind of motor, where it is settled. */
   readonly motor: string | undefined;
 }

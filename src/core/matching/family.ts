@@ -2,7 +2,7 @@ import type { Drawing } from "./drawing";
 import type { JobFacts } from "./facts";
 import type { Attributes, Part, Value } from "./part";
 import type { School } from "./schools";
-import type { Source } from "./source";
+import type { From, Source } from "./source";
 
 /** A figure of a rule: written down, a row of the limits, or one for each school of a setting. */
 export type Amount =
@@ -18,8 +18,8 @@ export type Rule =
   | { readonly kind: "size"; readonly within: number }
   /** A value that may be off by a share: for good up to `note`, for a while up to `temporary`. `cap` is never passed. */
   | { readonly kind: "share"; readonly note: Amount; readonly temporary: Amount; readonly cap: Amount }
-  /** Never less. */
-  | { readonly kind: "at-least" }
+  /** Never less; where `more` stands, more is a note, and over that share it is refused. */
+  | { readonly kind: "at-least"; readonly more?: Amount }
   /** Never more; less by up to `slack` fits with a note, less than that fails in its own way. */
   | { readonly kind: "at-most"; readonly slack: number }
   /** A printed range: its lower end never under, its upper end over by a share at most. Ends alike within `alike` are the same. */
@@ -54,6 +54,8 @@ export interface AttributeSpec {
   readonly isHard: boolean | "when-known";
   /** Whether its rejection is one of safety: no school and no setting lets it pass. */
   readonly isSafety?: true;
+  /** Whether it is asked of the machine and weighs on the rest: no part states it, and none is judged by it. */
+  readonly isOfMachine?: true;
   /** Whether the old part may have drifted: what it measures is not what it was made for. */
   readonly wears?: true;
   /** Minutes to read or measure it. */
@@ -76,6 +78,25 @@ export interface GoesWith {
   readonly count: number;
   readonly priceMinor: number;
   when?(need: Attributes, part: Attributes): boolean;
+}
+
+/** What becomes of a part out of another machine: never fitted, or what is to be seen to first; each says why. */
+export type Used = { readonly never: string } | { readonly note: string };
+
+/**
+ * What holds of a need beside what its attributes say one by one. What `keeps` leaves the attribute open, so that nothing can be
+ * chosen; else it is a note on all that fits.
+ */
+export interface Reserve {
+  readonly attribute: string;
+  readonly keeps: boolean;
+  readonly said: string;
+}
+
+/** What is known of an attribute, and from where. */
+export interface Known {
+  readonly value: Value | undefined;
+  readonly from: From | undefined;
 }
 
 /** A part as its room lists it; the price list gives it a number and a name of who sells it. */
@@ -124,8 +145,9 @@ export interface Family {
   readonly goesWith: readonly GoesWith[];
   /** What else may stand in the place of one. */
   readonly together?: readonly Together[];
-  /** Why one that was used in another machine is never fitted, for a family of which that is so. */
-  readonly usedNever?: string;
+  readonly used: Used;
+  /** Notes, by their code, that the owner has to know: they stand in the letter. */
+  readonly tellsOwner?: readonly string[];
   /** How many are fitted together as a rule; one where it is left out. */
   readonly fitted?: number;
   /** The attribute by which a price list of it is searched first, exact or within its rule. */
@@ -136,6 +158,12 @@ export interface Family {
   readMark?(text: string): Attributes | undefined;
   /** What is known of it from the job it is for. */
   fromJob?(facts: JobFacts): readonly Source[];
+  /** What holds the need back, or is said with all that fits. */
+  reserves?(
+    known: Readonly<Record<string, Known>>,
+    facts: JobFacts,
+    amountOf: (row: string) => number,
+  ): readonly Reserve[];
   /** Parts on real standard series, made up in price only. */
   series(): Iterable<Listed>;
 }

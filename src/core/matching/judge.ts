@@ -27,6 +27,7 @@ export interface FitReason {
     | "only-here"
     | "lower-but-near"
     | "step-up"
+    | "more"
     | "same-range"
     | "other"
     | "size-off"
@@ -74,7 +75,7 @@ type Judged = Pick<AttributeFit, "fit"> & { readonly code: FitReason["code"] } &
     readonly bySchool?: true;
   };
 
-function amountOf(amount: Amount, { limits, schools }: MatchContext): number {
+export function amountOf(amount: Amount, { limits, schools }: MatchContext): number {
   if (typeof amount === "number") return amount;
   if ("limit" in amount) return limitOf(limits, amount.limit).value;
   const chosen = amount.of[schools[amount.school] ?? ""] ?? Object.values(amount.of)[0] ?? 0;
@@ -114,6 +115,12 @@ function bySpan(rule: Of<"span">, needed: Span, offered: Span, context: MatchCon
   return offered.max > top ? reject("range-higher") : noted("step-up");
 }
 
+function atLeast({ more }: Of<"at-least">, needed: number, offered: number, context: MatchContext): Judged {
+  if (offered < needed) return reject("under");
+  if (more === undefined) return fits("better");
+  return offered > denoise(needed * (1 + amountOf(more, context))) ? reject("over") : noted("more");
+}
+
 function atMost(rule: Of<"at-most">, needed: number, offered: number): Judged {
   if (offered > needed) return reject("over");
   return denoise(needed - offered) <= rule.slack ? noted("lower-but-near") : reject("far-under");
@@ -140,7 +147,7 @@ function byNumber(rule: Rule, needed: number, offered: number, context: MatchCon
     case "share":
       return byShare(rule, needed, offered, context);
     case "at-least":
-      return offered < needed ? reject("under") : fits("better");
+      return atLeast(rule, needed, offered, context);
     case "at-most":
       return atMost(rule, needed, offered);
     case "trim":

@@ -80,11 +80,15 @@ export const matchAnswerSchema = strictObject({
       minutes: yup.number().required(),
     }),
   ),
+  /** Said with all that fits. */
+  notes: yup.array(said()).required(),
   conflicts: many(
     strictObject({
       attribute: said(),
       label: said(),
-      sources: many(strictObject({ from: from(), value: said(), said: said() })),
+      sources: many(
+        strictObject({ from: from(), value: said(), said: said(), canBeTaken: yup.boolean().required() }),
+      ),
       proposed: from(),
     }),
   ),

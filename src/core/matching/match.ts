@@ -17,7 +17,8 @@ export interface Candidate {
 export function matchPart(family: Family, need: Attributes, part: Part, context: MatchContext): Candidate {
   const judged = Object.entries(family.attributes)
     .filter(
-      ([id, { isHard }]) => isHard === true || need[id] !== undefined || part.attributes[id] !== undefined,
+      ([id, { isHard, isOfMachine }]) =>
+        !isOfMachine && (isHard === true || need[id] !== undefined || part.attributes[id] !== undefined),
     )
     .map(([id, spec]) => judgeAttribute(id, spec, need[id], part.attributes[id], context));
   const never = family.never
@@ -87,6 +88,7 @@ function* oddOf(family: Family, need: Attributes, part: Part, context: MatchCont
   if (never) yield { id: never.id, fit: "reject" } as const;
   if (part.shelf) yield* judgeShelved(family, part);
   for (const [id, spec] of specsOf(family)) {
+    if (spec.isOfMachine) continue;
     const [needed, offered] = [need[id], part.attributes[id]];
     // The same is the same; what is not needed is only asked for where it decides.
     if (needed === undefined ? spec.isHard !== true : needed === offered) continue;

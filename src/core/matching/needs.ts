@@ -1,7 +1,8 @@
 import { type AttributeSpec, type Family, isOfKind } from "./family";
-import { judgeAttribute, type MatchContext } from "./judge";
+import type { MatchContext } from "./judge";
 import type { Attributes, Value } from "./part";
 import { FROMS, type From, type Source, SURE } from "./source";
+import { agree, isStricter } from "./stricter";
 
 /** An attribute of what is needed: its value with where it comes from, or nothing yet. */
 export interface Needed {
@@ -19,6 +20,8 @@ export interface Conflict {
   readonly sources: readonly Source[];
   /** The one that is proposed. */
   readonly proposed: Source;
+  /** Those that can be taken: of an attribute of safety never one that asks for less than is printed. */
+  readonly takes: readonly From[];
 }
 
 export interface Requirement {
@@ -30,65 +33,117 @@ export interface Requirement {
 /** Sources that state a fact of the part, which may contradict each other; the others give way. */
 const FACTS: ReadonlySet<From> = new Set(["measured", "marked", "plate", "sheet"]);
 
-/** Whether two sources can both be right: the one would do in the place of the other, both ways. */
-function agree(spec: AttributeSpec, one: Source, other: Source, context: MatchContext): boolean {
-  const both = [
-    judgeAttribute("", spec, one.value, other.value, context),
-    judgeAttribute("", spec, other.value, one.value, context),
-  ];
-  return both.every(({ fit, reason }) => fit === "fit" && reason.code !== "better");
+/** What is printed on the part or the machine, or follows from the machine: of a rating of safety, what is typed may only be stricter. */
+const PRINTED: ReadonlySet<From> = new Set(["marked", "plate", "worked-out"]);
+const WORN = "; what was typed is not taken, a worn part measures otherwise";
+
+const bySurety = (sources: readonly Source[]): readonly Source[] =>
+  [...sources].sort((one, other) => FROMS.indexOf(one.from) - FROMS.indexOf(other.from));
+
+/** Of what is known the one that asks for most, else the first: what was fitted before may have been wrong already. */
+function strictest(
+  spec: AttributeSpec,
+  [first, ...others]: readonly Source[],
+  context: MatchContext,
+): Source | undefined {
+  if (!first) return undefined;
+  return others.reduce((most, one) => (isStricter(spec, one.value, most.value, context) ? one : most), first);
 }
 
-/** Of a rating the highest that anything asks for: what was fitted before may have been wrong already. */
-function strictest({ rule }: AttributeSpec, sources: readonly Source[]): Source | undefined {
-  if (rule.kind !== "at-least") return undefined;
-  return sources.reduce((most, one) => (Number(one.value) > Number(most.value) ? one : most));
+interface Settled {
+  readonly needed: Needed;
+  readonly conflict?: Conflict;
 }
 
-/** What follows from the machine binds an attribute of safety: a class I machine keeps its earth, whatever the old plug had. */
-function bindingIn(spec: AttributeSpec, sources: readonly Source[]): Source | undefined {
-  if (spec.isSafety !== true || spec.rule.kind === "at-least") return undefined;
-  return sources.find(({ from }) => from === "worked-out");
-}
+const nothing = (id: string, said = ""): Needed => ({ id, value: undefined, from: undefined, said, sure: 0 });
 
-/** Facts that were not taken give way to the one that was; what follows from the machine never does. */
-function leftAfter(sources: readonly Source[], settled: From | undefined): readonly Source[] {
-  const isTaken = sources.some(({ from }) => from === settled);
-  return isTaken ? sources.filter(({ from }) => from === settled || !FACTS.has(from)) : sources;
-}
+const taken = (id: string, { value, from, said }: Source, isWornPassedOver: boolean): Settled => ({
+  needed: { id, value, from, said: isWornPassedOver ? `${said}${WORN}` : said, sure: SURE[from] },
+});
 
-function neededOf(
+/** What is not settled yet: nothing is matched by it before somebody looked again. */
+const unsettled = (
+  id: string,
+  proposed: Source,
+  against: readonly Source[],
+  canBeTaken: (one: Source) => boolean,
+): Settled => ({
+  needed: nothing(id, "two sources differ"),
+  conflict: {
+    attribute: id,
+    sources: [proposed, ...against],
+    proposed,
+    takes: [proposed, ...against].filter(canBeTaken).map(({ from }) => from),
+  },
+});
+
+/**
+ * An attribute of safety. What follows from the machine binds; of what is printed the strictest counts; what is typed counts where
+ * nothing is printed, or where it asks for more. What is typed and asks for less, or for something else, is a contradiction: the
+ * print is taken, or read and written anew, never what was typed.
+ */
+function ofSafety(
   id: string,
   spec: AttributeSpec,
   sources: readonly Source[],
   settled: From | undefined,
   context: MatchContext,
-): { readonly needed: Needed; readonly conflict?: Conflict } {
-  const binding = bindingIn(spec, sources);
-  const sorted = [...leftAfter(sources, settled)].sort(
-    (one, other) => FROMS.indexOf(one.from) - FROMS.indexOf(other.from),
+): Settled {
+  const sorted = bySurety(sources);
+  const printed = sorted.filter(({ from }) => PRINTED.has(from));
+  const [pool, typed] =
+    printed.length > 0 ? [printed, sorted.filter((one) => !printed.includes(one))] : [sorted, []];
+  const binding = pool.filter(({ from }) => from === "worked-out");
+  const first = pool.filter(({ from }) => from === settled);
+  const base = strictest(spec, [...binding, ...first, ...pool], context);
+  if (!base) return { needed: nothing(id) };
+  const asksLess = (one: Source): boolean => isStricter(spec, base.value, one.value, context);
+  // A floor of the supply above what was fitted is no contradiction: the old one was wrong, or is another's.
+  const isFloor = base.from === "worked-out" && spec.rule.kind === "at-least";
+  const against = sorted.filter(
+    (one) =>
+      FACTS.has(one.from) &&
+      !agree(spec, base.value, one.value, context) &&
+      !(isFloor && asksLess(one)) &&
+      !isStricter(spec, one.value, base.value, context),
   );
-  const first = binding ?? sorted[0];
-  if (!first) return { needed: { id, value: undefined, from: undefined, said: "", sure: 0 } };
-  const { value, from, said } = strictest(spec, sorted) ?? first;
-  const isPassedOver =
-    spec.wears === true &&
-    from !== "assumed" &&
-    sorted.some((one) => one.from === "assumed" && !agree(spec, first, one, context));
-  const told = isPassedOver ? `${said}; what was typed is not taken, a worn part measures otherwise` : said;
-  const needed = { id, value, from, said: told, sure: SURE[from] };
-  // What binds is taken as it is, once somebody has agreed that the other one was wrong.
-  if (binding && settled === binding.from) return { needed };
-  const against = sorted.filter((one) => FACTS.has(one.from) && !agree(spec, first, one, context));
-  if (against.length === 0 || !(binding || FACTS.has(first.from))) return { needed };
-  const conflict = { attribute: id, sources: [first, ...against], proposed: first };
-  return { needed: { id, value: undefined, from: undefined, said: "two sources differ", sure: 0 }, conflict };
+  const isPrint = (one: Source): boolean => pool.includes(one) && binding.length === 0 && !asksLess(one);
+  if (against.length > 0 && settled !== base.from)
+    return unsettled(id, base, against, (one) => one === base || isPrint(one));
+  const most = strictest(spec, [base, ...typed.filter(({ from }) => from !== "assumed")], context) ?? base;
+  const isPassedOver = typed.some(
+    (one) => one.from === "assumed" && !agree(spec, base.value, one.value, context),
+  );
+  return taken(id, most, isPassedOver);
+}
+
+/** Facts that were not taken give way to the one that was. */
+function leftAfter(sources: readonly Source[], settled: From | undefined): readonly Source[] {
+  const isTaken = sources.some(({ from }) => from === settled);
+  return isTaken ? sources.filter(({ from }) => from === settled || !FACTS.has(from)) : sources;
+}
+
+/** Any other attribute: the surest source counts, and one that measures goes before a stamp. */
+function ofFit(
+  id: string,
+  spec: AttributeSpec,
+  sources: readonly Source[],
+  settled: From | undefined,
+  context: MatchContext,
+): Settled {
+  const [first, ...others] = bySurety(leftAfter(sources, settled));
+  if (!first) return { needed: nothing(id) };
+  const differing = others.filter((one) => !agree(spec, first.value, one.value, context));
+  const against = differing.filter(({ from }) => FACTS.has(from));
+  if (against.length > 0 && FACTS.has(first.from)) return unsettled(id, first, against, () => true);
+  const isWorn = spec.wears === true && first.from !== "assumed";
+  return taken(id, first, isWorn && differing.some(({ from }) => from === "assumed"));
 }
 
 /**
  * What is needed, from all that is known of it. The surest source of each attribute counts; two that state different facts
- * are a conflict, and the attribute stays open until one of them is taken. What follows from the machine and is a matter of
- * safety is never overruled.
+ * are a conflict, and the attribute stays open until one of them is taken. Of an attribute of safety what follows from the machine
+ * or is printed is never overruled by what is typed, which can only ask for more.
  * @param settled the source that was taken, by attribute: "measured" where the caliper is believed
  * @throws RangeError where a source names an attribute that the family has not, or a value that cannot be one
  */
@@ -106,7 +161,7 @@ export function requirementOf(
   }
   const all = Object.entries(family.attributes).map(([id, spec]) => {
     const own = sources.filter(({ attribute }) => attribute === id);
-    return neededOf(id, spec, own, settled[id], context);
+    return (spec.isSafety ? ofSafety : ofFit)(id, spec, own, settled[id], context);
   });
   return {
     family: family.id,

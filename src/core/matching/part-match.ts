@@ -11,6 +11,8 @@ export interface PartMatch {
   readonly family: Family;
   readonly context: MatchContext;
   readonly requirement: Requirement;
+  /** What is said with all that fits: nothing fits better than with a note then. */
+  readonly notes: readonly string[];
   readonly matched: Matched;
   readonly asks: readonly Ask[];
   /** What else may stand in the place of one, each way's best. */

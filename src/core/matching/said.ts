@@ -15,6 +15,8 @@ const WORDS: Readonly<Record<Exclude<FitReason["code"], "never" | "instead" | Sh
   "off-for-a-while": ({ offered, share }) => `${offered}, ${share} off: for a while only, with an end date.`,
   "only-here": ({ offered }) => `${offered}; of the old one it is not known.`,
   "lower-but-near": ({ offered, needed }) => `${offered} for ${needed}: near enough.`,
+  more: ({ offered, needed }) =>
+    `${offered}, more than ${needed}: look at what it drives, its fuse and its cord.`,
   "step-up": ({ offered }) =>
     `${offered}, a step up: check that the switch drops out, and the running current.`,
   "same-range": ({ offered }) => `${offered}: the same range by another name.`,
@@ -38,7 +40,7 @@ const WORDS: Readonly<Record<Exclude<FitReason["code"], "never" | "instead" | Sh
 /** What is said of a part that lies on the shelf. */
 const SHELF_WORDS: Readonly<Record<ShelfCode, (note: string) => string>> = {
   "too-few": (note) => `Only ${note} lie on the shelf.`,
-  used: (note) => `Used, out of the ${note}.`,
+  used: (note) => `Used, out of the ${note}`,
   "used-untested": (note) =>
     `Used, out of the ${note}, and not tested: test it and write that down on the Shelf.`,
   "used-never": (note) => note,

@@ -23,12 +23,12 @@ function byCount(fitted: number, { count }: NonNullable<Part["shelf"]>): readonl
 }
 
 /** A part out of a machine that is kept for parts: never where the family says so, never untested, always a note. */
-function byDonor({ usedNever }: Family, { donor }: NonNullable<Part["shelf"]>): readonly AttributeFit[] {
+function byDonor({ used }: Family, { donor }: NonNullable<Part["shelf"]>): readonly AttributeFit[] {
   if (!donor) return [];
-  if (usedNever !== undefined) return [of("donor", "reject", "used-never", usedNever, true)];
+  if ("never" in used) return [of("donor", "reject", "used-never", used.never, true)];
   return donor.tested.trim() === ""
     ? [of("donor", "open", "used-untested", donor.machine)]
-    : [of("donor", "note", "used", `${donor.machine}: ${donor.tested}`)];
+    : [of("donor", "note", "used", `${donor.machine}: ${donor.tested}. ${used.note}`)];
 }
 
 /** What lying on the shelf says of a part, beside its attributes; nothing of one that has to be bought. */

@@ -7,6 +7,7 @@ interface Found {
 }
 
 type More = Partial<Pick<AttributeSpec, "isSafety" | "isHard">>;
+type AtLeast = Extract<Rule, { kind: "at-least" }>;
 
 const MM = 1e-3;
 
@@ -30,7 +31,12 @@ export const equal = (
 ): AttributeSpec => ({ label, unit, rule: { kind: "size", within }, isHard: true, ...found, ...more });
 
 /** A rating that is never less. */
-export const rating = (label: string, unit: string, found: Found, more: More = {}): AttributeSpec => ({
+export const rating = (
+  label: string,
+  unit: string,
+  found: Found,
+  more: More & { readonly rule?: AtLeast } = {},
+): AttributeSpec => ({
   label,
   unit,
   rule: { kind: "at-least" },
@@ -52,7 +58,6 @@ export const ceiling = (
   unit,
   rule: { kind: "at-most", slack },
   isHard: true,
-  isSafety: true,
   ...found,
   ...more,
 });

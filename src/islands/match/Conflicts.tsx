@@ -19,8 +19,8 @@ export function Conflicts({ conflicts, onSettle }: ConflictsProps) {
       {conflicts.map(({ attribute, label, sources, proposed }) => (
         <div key={attribute} className="mt-2 flex flex-wrap items-center gap-3">
           <b className="min-w-24">{label}</b>
-          {sources.map(({ from, value, said }) =>
-            from === null ? null : (
+          {sources.map(({ from, value, said, canBeTaken }) =>
+            from === null ? null : canBeTaken ? (
               <button
                 key={`${from} ${value}`}
                 type="button"
@@ -29,6 +29,11 @@ export function Conflicts({ conflicts, onSettle }: ConflictsProps) {
               >
                 {value}, {FROM_WORDS[from]} ({said})
               </button>
+            ) : (
+              <span key={`${from} ${value}`}>
+                {value}, {FROM_WORDS[from]} ({said}): asks for less than what is printed and is not taken.
+                Look at the print again; if it says so too, write the print anew.
+              </span>
             ),
           )}
         </div>

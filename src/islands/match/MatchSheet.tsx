@@ -121,6 +121,11 @@ export function MatchSheet({ job, currency, family, picker, action, inPlace, foo
         conflicts={answer.conflicts}
         onSettle={(attribute, from) => set({ settled: { ...draft.settled, [attribute]: from } })}
       />
+      {answer.notes.map((note) => (
+        <p key={note} className="mb-3 font-semibold text-brass text-lg">
+          {note}
+        </p>
+      ))}
       <Wanted
         answer={answer}
         typed={draft.typed}

@@ -39,6 +39,7 @@ export const family: Family = {
     follows("volts", plate.volts ?? mains.volts, "what feeds it"),
     follows("hertz", plate.hertz ?? mains.hertz, "what feeds it"),
   ],
+  used: { note: "Run it by itself, guarded, before it is built in." },
   drawing,
   series: assemblies,
 };

@@ -68,6 +68,7 @@ export const family: Family = {
   ],
   readMark: readBearing,
   fromJob: () => [{ attribute: "grade", value: "motor", from: "assumed", said: "it is for a motor" }],
+  used: { never: "A bearing that was pulled off carries its pull in its balls and tracks: always new ones." },
   drawing,
   series: bearings,
 };

@@ -62,6 +62,7 @@ export const family: Family = {
       said: "Beside each other on the same pulleys: two of one make, bought together, so that both carry.",
     },
   ],
+  used: { note: "Bend it inside out: no crack, no glaze, and the length that it has now." },
   drawing,
   series: belts,
 };

@@ -35,6 +35,7 @@ export const family: Family = {
   goesWith: [
     { label: "Sleeve for its legs", why: "They stand at the capacitor's volts.", count: 2, priceMinor: 15 },
   ],
+  used: { note: "Its ohms in their band, no dark spot on it." },
   drawing,
   series: resistors,
 };

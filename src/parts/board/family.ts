@@ -46,6 +46,7 @@ export const family: Family = {
     ...fromPlate("amps", plate.amps, "amps on the plate"),
     follows("volts", plate.volts ?? mains.volts, "what feeds it"),
   ],
+  used: { note: "Look it over for burnt tracks and domed cans; its capacitors have aged with it." },
   drawing,
   series: boards,
 };

@@ -45,6 +45,7 @@ export const family: Family = {
       priceMinor: 380,
     },
   ],
+  used: { note: "No burnt edge, and its spring as strong as the other one." },
   drawing,
   series: brushHolders,
 };

@@ -47,6 +47,10 @@ export const family: Family = {
     },
   ],
   readMark: readBrush,
+  used: {
+    never:
+      "A brush has worn itself round for another commutator and burns this one: always new ones, in pairs.",
+  },
   drawing,
   series: brushes,
 };

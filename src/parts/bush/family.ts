@@ -39,6 +39,7 @@ export const family: Family = {
       said: "The smaller pressed into the larger, both flush; try the bore on the shaft before it is built in.",
     },
   ],
+  used: { never: "A bush has worn to another shaft, and pressing it out upsets its bore: always a new one." },
   drawing,
   series: bushes,
 };

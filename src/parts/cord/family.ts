@@ -9,10 +9,13 @@ const CARRIES = [
   [0.75e-6, 6],
   [1e-6, 10],
   [1.5e-6, 16],
+  [2.5e-6, 25],
+  [4e-6, 32],
 ] as const;
+const MOST_AMPS = 32;
 
-/** The least section for the amps of a plate, square metres. */
-export const sectionFor = (amps: number): number => CARRIES.find(([, most]) => amps <= most)?.[0] ?? 2.5e-6;
+/** The least section for the amps of a plate, square metres; undefined above all of the table. */
+export const sectionFor = (amps: number): number | undefined => CARRIES.find(([, most]) => amps <= most)?.[0];
 
 /** Cords: the conductors, their section and sheath never under. Source: iec-60245-4. */
 export const family: Family = {
@@ -26,7 +29,7 @@ export const family: Family = {
       { isSafety: true },
     ),
     section: rating("Section of a core", "m²", {
-      how: "Plate amps: 0.75 mm² to 6 A, 1.0 to 10, 1.5 to 16.",
+      how: "Plate amps: 0.75 mm² to 6 A, 1 to 10, 1.5 to 16, 2.5 to 25, 4 to 32.",
       minutes: 1,
     }),
     sheath: choice(
@@ -61,12 +64,32 @@ export const family: Family = {
       priceMinor: 30,
     },
   ],
-  fromJob: ({ plate, hasEarth }) => [
-    ...(hasEarth === undefined
-      ? []
-      : [follows("cores", hasEarth ? 3 : 2, hasEarth ? "it has an earth" : "double insulated")]),
-    ...(plate.amps === undefined ? [] : [follows("section", sectionFor(plate.amps), "amps on the plate")]),
-  ],
+  fromJob: ({ plate, earth }) => {
+    const section = plate.amps === undefined ? undefined : sectionFor(plate.amps);
+    return [
+      ...(earth ? [follows("cores", earth.isNeeded ? 3 : 2, earth.said)] : []),
+      ...(section === undefined ? [] : [follows("section", section, "amps on the plate")]),
+    ];
+  },
+  reserves: ({ section }, { plate }) => {
+    if (plate.amps !== undefined && plate.amps > MOST_AMPS)
+      return [
+        {
+          attribute: "section",
+          keeps: true,
+          said: `The plate says more than ${MOST_AMPS} A: ask a licensed electrician for its cord.`,
+        },
+      ];
+    if (plate.amps !== undefined || section?.value === undefined) return [];
+    return [
+      {
+        attribute: "section",
+        keeps: false,
+        said: "The plate’s amps are not read: the section is that of the old cord, and that one may have been wrong.",
+      },
+    ];
+  },
+  used: { note: "Flexed along its whole length on the ohms, its insulation read, no cut and no stiff end." },
   drawing,
   series: cords,
 };

@@ -4,7 +4,7 @@ const SQUARE_MM = 1e-6;
 
 export function* cords(): Generator<Listed> {
   for (const cores of [2, 3])
-    for (const square of [0.5, 0.75, 1, 1.5, 2.5])
+    for (const square of [0.5, 0.75, 1, 1.5, 2.5, 4])
       for (const sheath of ["light", "pvc", "rubber", "rubber-heavy"])
         for (const length of [1.5, 2, 3, 4, 5, 10]) {
           if (sheath === "light" && square > 0.75) continue;

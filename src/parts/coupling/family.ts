@@ -38,6 +38,7 @@ export const family: Family = {
       when: (need) => need["piece"] === "spider",
     },
   ],
+  used: { note: "No crack in its rubber, and its bore not worn." },
   drawing,
   series: couplings,
 };

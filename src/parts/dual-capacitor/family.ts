@@ -62,6 +62,7 @@ export const family: Family = {
   ],
   readMark: readDual,
   fromJob: ({ floors }) => [follows("volts", floors.run, "least for this supply")],
+  used: { note: "Read both sections; it is as old as the machine it came from." },
   drawing,
   series: dualCapacitors,
 };

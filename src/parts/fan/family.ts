@@ -30,6 +30,7 @@ export const family: Family = {
   schools: {},
   notes: {},
   goesWith: [],
+  used: { note: "No crack at the root of a blade, and it runs true." },
   drawing,
   series: fans,
 };

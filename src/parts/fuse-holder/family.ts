@@ -41,6 +41,7 @@ export const family: Family = {
     },
   ],
   fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
+  used: { note: "Its clips springy and bright." },
   drawing,
   series: holders,
 };

@@ -1,9 +1,48 @@
 import { follows } from "@/core/matching/facts";
-import type { Family } from "@/core/matching/family";
+import type { Family, Reserve } from "@/core/matching/family";
 import { choice, rating } from "@/core/matching/specs";
+import { denoise } from "@/core/quantity/decimal";
+import { formatText } from "@/core/quantity/format";
 import { drawing } from "./drawing";
 import { FAMILIES_OF_RATING, readFuse } from "./mark";
 import { fuses } from "./series";
+
+/** Amps of the fuse in a plug by the least section of its cord, square metres. Source: iec-60335-1, recalled. */
+const PLUG_AMPS = [
+  [1.25e-6, 13],
+  [0.75e-6, 5],
+  [0, 3],
+] as const;
+const QUICK: ReadonlySet<string> = new Set(["F", "FF"]);
+
+interface Told {
+  readonly amps: number;
+  /** Read on the cap, not only typed. */
+  readonly isMarked: boolean;
+}
+
+const keep = (said: string): Reserve[] => [{ attribute: "amps", keeps: true, said }];
+const say = (said: string): Reserve[] => [{ attribute: "amps", keeps: false, said }];
+
+/** A fuse in a plug guards its cord: never more than that carries, whatever was in there. */
+function inPlug({ amps }: Told, section: number | undefined): Reserve[] {
+  if (section === undefined) return keep("A fuse in a plug goes by its cord: say the section of the cord.");
+  const most = PLUG_AMPS.find(([least]) => section >= least)?.[1] ?? 0;
+  return amps > most ? keep(`${formatText(amps, "A", 3)}, and its cord allows ${most} A at most.`) : [];
+}
+
+/** Without a mark that can be read a fuse is held against the plate: allowed up to a share of its amps, never worked out from it. */
+function byPlate({ amps, isMarked }: Told, plate: number | undefined, share: number): Reserve[] {
+  if (isMarked) return [];
+  const own = formatText(amps, "A", 3);
+  if (plate === undefined)
+    return keep(`${own} was typed: write what stands on its cap above, or read the amps on the plate.`);
+  const most = denoise(plate * share);
+  const told = formatText(most, "A", 3);
+  return amps > most
+    ? keep(`${own} is more than the plate allows, ${told}: write what stands on the cap above.`)
+    : say(`Its mark was not read: ${own} is held against the plate alone, which allows ${told} at most.`);
+}
 
 const CAP = { how: "Read the end caps, with a glass.", minutes: 1 };
 
@@ -37,6 +76,14 @@ export const family: Family = {
       { rule: { kind: "order", from: ["high", "enhanced", "low"] }, isSafety: true },
     ),
     volts: rating("Volts AC", "V", CAP),
+    cord: {
+      ...rating("Section of the cord it guards", "m²", {
+        how: "Only for a fuse in a plug: read the print on the sheath.",
+        minutes: 1,
+      }),
+      isHard: false,
+      isOfMachine: true,
+    },
   },
   never: [
     {
@@ -57,6 +104,18 @@ export const family: Family = {
   ],
   readMark: readFuse,
   fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
+  used: { never: "A fuse that has carried a stall is thinner than it reads: always a new one." },
+  reserves: ({ amps, speed, body, cord }, { plate }, amountOf) => {
+    if (typeof amps?.value !== "number") return [];
+    const told = { amps: amps.value, isMarked: amps.from === "marked" };
+    return body?.value === "plug-top"
+      ? inPlug(told, typeof cord?.value === "number" ? cord.value : undefined)
+      : byPlate(
+          told,
+          plate.amps,
+          amountOf(QUICK.has(String(speed?.value)) ? "fuse-plate-quick" : "fuse-plate-slow"),
+        );
+  },
   drawing,
   series: fuses,
 };

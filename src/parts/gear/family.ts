@@ -49,6 +49,7 @@ export const family: Family = {
       priceMinor: 240,
     },
   ],
+  used: { note: "Teeth not hollow; it has run in with another wheel, so change both where both are there." },
   drawing,
   series: gears,
 };

@@ -45,7 +45,9 @@ export const family: Family = {
     volts: equal("Volts", "V", 12, PLATE, { isSafety: true }),
     hertz: equal("Hertz", "Hz", 0.5, PLATE, { isSafety: true }),
     poles: count("Poles", { how: "Plate speed: just under 3000, 1500, 1000 at 50 Hz.", minutes: 1 }),
-    watts: rating("Watts at the shaft", "W", PLATE),
+    watts: rating("Watts at the shaft", "W", PLATE, {
+      rule: { kind: "at-least", more: { limit: "motor-watts-more" } },
+    }),
     kind: choice(
       "Kind",
       Object.fromEntries(KINDS),
@@ -97,7 +99,16 @@ export const family: Family = {
       "Enclosure",
       { closed: "closed, fan outside", dripproof: "drip-proof", open: "open" },
       { how: "Holes in its shells.", minutes: 0.5 },
-      { rule: { kind: "order", from: ["closed", "dripproof", "open"] }, isSafety: true },
+      {
+        rule: {
+          kind: "instead",
+          notes: {
+            open: { dripproof: "closer", closed: "closed-for-open" },
+            dripproof: { closed: "closed-for-open" },
+          },
+        },
+        isSafety: true,
+      },
     ),
     protector: choice(
       "Protector",
@@ -118,12 +129,16 @@ export const family: Family = {
   notes: {
     "stronger-start": "Starts harder than the old one: look at belt, gears and fuse.",
     "set-rotation": "Set its rotation by its leads before the belt goes on.",
+    closer: "Drip-proof for open: keep its slots free, it takes less air.",
+    "closed-for-open":
+      "Closed for open: it cools by its own fan, so that needs room, and no air that the machine blew through the old one.",
     "one-way": "Turns one way only: the machine must never need the other.",
     "hand-for-self": "Its protector stays open until somebody presses it.",
     "hand-more": "It has a protector that the old one had not.",
     "self-more":
       "It has a protector that resets itself: it may start by itself. Only behind a switch that drops out.",
   },
+  tellsOwner: ["stronger-start", "one-way", "hand-for-self", "hand-more", "self-more"],
   goesWith: [
     { label: "Key for its shaft", why: "The old one is chewed.", count: 1, priceMinor: 90 },
     {
@@ -141,6 +156,7 @@ export const family: Family = {
       ? [follows("kind", facts.motor, "what motor it is")]
       : []),
   ],
+  used: { note: "Its insulation read, its shaft without play, and a run by itself before it is built in." },
   drawing,
   series: motors,
 };

@@ -34,7 +34,7 @@ export const family: Family = {
     { label: "Grease for seals", why: "Dry rings tear when they are put in.", count: 1, priceMinor: 180 },
   ],
   readMark: readORing,
-  usedNever: "A ring that was in use has set to its old groove: always a new one.",
+  used: { never: "A ring that was in use has set to its old groove: always a new one." },
   drawing,
   series: oRings,
 };

@@ -38,9 +38,14 @@ export const family: Family = {
   },
   never: [],
   schools: {},
-  notes: { "hand-for-self": "Stays open until somebody presses it: say so on the sheet." },
+  notes: { "hand-for-self": "Stays open until somebody presses it: the owner has to know that." },
+  tellsOwner: ["hand-for-self"],
   goesWith: [],
   fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
+  used: {
+    never:
+      "Each trip has moved the point at which it trips, and no meter shows where it is now: always a new one.",
+  },
   drawing,
   series: overloads,
 };

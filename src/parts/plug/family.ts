@@ -29,12 +29,11 @@ export const family: Family = {
   schools: {},
   notes: { "earth-unused": "Its earth stays empty: nothing of a double-insulated machine goes to it." },
   goesWith: [],
-  fromJob: ({ plate, hasEarth }) => [
-    ...(hasEarth === undefined
-      ? []
-      : [follows("earth", hasEarth ? "yes" : "no", hasEarth ? "it has an earth" : "double insulated")]),
+  fromJob: ({ plate, earth }) => [
+    ...(earth ? [follows("earth", earth.isNeeded ? "yes" : "no", earth.said)] : []),
     ...fromPlate("amps", plate.amps, "amps on the plate"),
   ],
+  used: { note: "No heat mark at a pin, and its grip holds the sheath." },
   drawing,
   series: plugs,
 };

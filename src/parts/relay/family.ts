@@ -11,13 +11,27 @@ export const family: Family = {
   title: "Relay or contactor",
   key: "coil",
   attributes: {
-    coil: equal("Coil volts", "V", 0.5, { how: "Read the coil, not the contacts.", minutes: 1 }),
-    supply: choice("Coil fed with", { ac: "AC", dc: "DC" }, { how: "~ or = on the coil.", minutes: 0.5 }),
+    coil: equal(
+      "Coil volts",
+      "V",
+      0.5,
+      { how: "Read the coil, not the contacts.", minutes: 1 },
+      { isSafety: true },
+    ),
+    supply: choice(
+      "Coil fed with",
+      { ac: "AC", dc: "DC" },
+      { how: "~ or = on the coil.", minutes: 0.5 },
+      { isSafety: true },
+    ),
     contacts: choice(
       "Contacts",
       { no: "close", nc: "open", co: "change over" },
       { how: "The little drawing on its body.", minutes: 1 },
-      { rule: { kind: "instead", notes: { no: { co: "spare-contact" }, nc: { co: "spare-contact" } } } },
+      {
+        rule: { kind: "instead", notes: { no: { co: "spare-contact" }, nc: { co: "spare-contact" } } },
+        isSafety: true,
+      },
     ),
     poles: count("Poles", { how: "Pairs of contacts.", minutes: 0.5 }),
     amps: rating("Amps for motors", "A", {
@@ -40,6 +54,7 @@ export const family: Family = {
     ...fromPlate("amps", plate.amps, "amps on the plate"),
     follows("volts", plate.volts ?? mains.volts, "what feeds it"),
   ],
+  used: { note: "Its contacts read under a tenth of an ohm, and the coil within its ohms." },
   drawing,
   series: relays,
 };

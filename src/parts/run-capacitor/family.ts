@@ -104,6 +104,7 @@ export const family: Family = {
     ...fromMark(readRunCapacitor(marks.run ?? ""), "its mark"),
     follows("volts", floors.run, "least for this supply"),
   ],
+  used: { note: "Its microfarads within its mark; it is as old as the machine it came from." },
   drawing,
   series: runCapacitors,
 };

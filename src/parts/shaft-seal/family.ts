@@ -36,7 +36,7 @@ export const family: Family = {
   goesWith: [
     { label: "Grease for seals", why: "A dry lip burns at the first start.", count: 1, priceMinor: 180 },
   ],
-  usedNever: "The lip of a used seal has worn to its old shaft: always a new one.",
+  used: { never: "The lip of a used seal has worn to its old shaft: always a new one." },
   drawing,
   series: shaftSeals,
 };

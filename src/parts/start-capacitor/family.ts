@@ -80,6 +80,9 @@ export const family: Family = {
       said: hadResistor ? "seen when it was read" : "none was seen",
     },
   ],
+  used: {
+    note: "Read it twice, a minute apart: one that lay for years reads right at first and fails at the second start.",
+  },
   drawing,
   series: startCapacitors,
 };

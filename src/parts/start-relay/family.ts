@@ -48,6 +48,7 @@ export const family: Family = {
   notes: {},
   goesWith: [],
   fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
+  used: { note: "A PTC read cold, a coil by its ohms, and the contacts." },
   drawing,
   series: startRelays,
 };

@@ -23,7 +23,7 @@ export const family: Family = {
       },
       isSafety: true,
     }),
-    capacitance: ceiling("Capacitance", "F", 50e-9, MARK),
+    capacitance: ceiling("Capacitance", "F", 50e-9, MARK, { isSafety: true }),
     volts: rating("Volts AC", "V", MARK),
     pitch: size("Pitch of its legs", 0.6, { how: "Caliper.", minutes: 0.5 }, { isHard: false }),
   },
@@ -38,7 +38,9 @@ export const family: Family = {
   notes: { "higher-class": "A higher class than the old one: no harm." },
   goesWith: [{ label: "Sleeve for its legs", why: "They pass bare metal.", count: 2, priceMinor: 15 }],
   fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
-  usedNever: "A used one has stood across the mains for years and says nothing of its age: always a new one.",
+  used: {
+    never: "A used one has stood across the mains for years and says nothing of its age: always a new one.",
+  },
   drawing,
   series: suppressors,
 };

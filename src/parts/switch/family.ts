@@ -43,6 +43,7 @@ export const family: Family = {
   never: [],
   schools: {},
   notes: { "drops-out": "Drops out when the mains fails: it must be switched on again, and that is safer." },
+  tellsOwner: ["drops-out"],
   goesWith: [
     {
       label: "Insulated tabs for its leads",
@@ -55,6 +56,7 @@ export const family: Family = {
     ...fromPlate("amps", plate.amps, "amps on the plate"),
     follows("volts", plate.volts ?? mains.volts, "what feeds it"),
   ],
+  used: { note: "It closes under a tenth of an ohm and opens to none, ten times over." },
   drawing,
   series: switches,
 };

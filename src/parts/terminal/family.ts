@@ -28,6 +28,10 @@ export const family: Family = {
   schools: {},
   notes: {},
   goesWith: [],
+  used: {
+    never:
+      "A terminal holds by being pressed once: pressed again it works loose and burns. Always a new one.",
+  },
   drawing,
   series: terminals,
 };

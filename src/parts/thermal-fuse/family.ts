@@ -17,7 +17,7 @@ export const family: Family = {
   title: "Thermal fuse or cut-out",
   key: "opens",
   attributes: {
-    opens: ceiling("Opens at", "K", NEAR, MARK),
+    opens: ceiling("Opens at", "K", NEAR, MARK, { isSafety: true }),
     reset: choice(
       "Resets",
       { "one-shot": "never, one shot", hand: "by hand", self: "by itself" },
@@ -33,23 +33,32 @@ export const family: Family = {
         isSafety: true,
       },
     ),
+    contact: choice(
+      "When it is too hot it",
+      { opens: "opens", closes: "closes, for an alarm or a fan" },
+      { how: "Cold: one that opens reads near 0 Ω, one that closes reads none.", minutes: 1 },
+      { isSafety: true },
+    ),
     amps: rating("Amps", "A", MARK),
     volts: rating("Volts AC", "V", MARK),
     case: choice(
       "Case",
       { bare: "bare, metal", insulated: "in a sleeve of its own", disc: "disc on a tab" },
       { how: "Look whether metal touches the winding.", minutes: 1 },
-      { isHard: false },
+      { rule: { kind: "instead", notes: { bare: { insulated: "sleeve-more" } } }, isSafety: true },
     ),
     number: MAKERS_NUMBER,
   },
   never: [],
   schools: {},
   notes: {
-    "hand-for-self": "Stays open until somebody presses it: say so on the sheet.",
+    "sleeve-more":
+      "In a sleeve of its own where the old one was bare: press it close, it feels the heat later.",
+    "hand-for-self": "Stays open until somebody presses it: the owner has to know that.",
     "once-for-self": "Opens once and for all: the next overheating ends it.",
     "once-for-hand": "Opens once and for all: the button goes.",
   },
+  tellsOwner: ["hand-for-self", "once-for-self", "once-for-hand"],
   goesWith: [
     { label: "Crimp joints for 150 °C", why: "Solder heats it until it opens.", count: 2, priceMinor: 40 },
     {
@@ -60,8 +69,13 @@ export const family: Family = {
     },
   ],
   readMark: readThermalFuse,
-  fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
-  usedNever: "A thermal fuse that was soldered or crimped once has been heated and bent: always a new one.",
+  fromJob: ({ plate, mains }) => [
+    follows("contact", "opens", "it guards the motor"),
+    follows("volts", plate.volts ?? mains.volts, "what feeds it"),
+  ],
+  used: {
+    never: "A thermal fuse that was soldered or crimped once has been heated and bent: always a new one.",
+  },
   drawing,
   series: thermalFuses,
 };

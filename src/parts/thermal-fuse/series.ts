@@ -12,7 +12,14 @@ export function* thermalFuses(): Generator<Listed> {
       for (const kase of ["bare", "insulated"])
         yield {
           label: `Thermal fuse ${degrees} °C ${amps} A 250 V, ${kase}`,
-          attributes: { opens: degrees + ZERO_CELSIUS_K, reset: "one-shot", amps, volts: 250, case: kase },
+          attributes: {
+            opens: degrees + ZERO_CELSIUS_K,
+            reset: "one-shot",
+            contact: "opens",
+            amps,
+            volts: 250,
+            case: kase,
+          },
           priceMinor: 90 + amps * 4,
           days: 2,
         };
@@ -22,8 +29,29 @@ export function* thermalFuses(): Generator<Listed> {
         for (const kase of ["disc", "insulated"])
           yield {
             label: `Cut-out ${degrees} °C ${amps} A 250 V, ${reset === "hand" ? "reset by hand" : "resets itself"}, ${kase}`,
-            attributes: { opens: degrees + ZERO_CELSIUS_K, reset, amps, volts: 250, case: kase },
+            attributes: {
+              opens: degrees + ZERO_CELSIUS_K,
+              reset,
+              contact: "opens",
+              amps,
+              volts: 250,
+              case: kase,
+            },
             priceMinor: 260 + amps * 6,
             days: 3,
           };
+  for (const degrees of CUT_OUTS)
+    yield {
+      label: `Thermostat ${degrees} °C 10 A 250 V, closes when hot, disc`,
+      attributes: {
+        opens: degrees + ZERO_CELSIUS_K,
+        reset: "self",
+        contact: "closes",
+        amps: 10,
+        volts: 250,
+        case: "disc",
+      },
+      priceMinor: 320,
+      days: 3,
+    };
 }

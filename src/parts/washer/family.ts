@@ -22,6 +22,7 @@ export const family: Family = {
   schools: {},
   notes: {},
   goesWith: [],
+  used: { note: "Flat, not blue from heat, no ridge worn into it." },
   drawing,
   series: washers,
 };

@@ -6,6 +6,7 @@ import type { MatchAnswer } from "@/core/matching/match-answer.input";
 import { valuesOf } from "@/core/matching/needs";
 import type { Attributes, Part } from "@/core/matching/part";
 import type { PartMatch } from "@/core/matching/part-match";
+import { withNotes } from "@/core/matching/reserves";
 import { fitWords } from "@/core/matching/said";
 import { formatValue } from "@/core/matching/typed";
 import { betterThanSingle } from "./match-part";
@@ -31,7 +32,7 @@ function smallParts({ goesWith }: Family, need: Attributes, { attributes }: Part
 }
 
 function candidateWords(
-  family: Family,
+  { family, notes }: Pick<PartMatch, "family" | "notes">,
   need: ReturnType<typeof valuesOf>,
   { part, fit, attributes }: Candidate,
 ) {
@@ -39,7 +40,7 @@ function candidateWords(
   return {
     id,
     label,
-    fit,
+    fit: withNotes(fit, notes),
     priceMinor,
     days,
     supplier,
@@ -116,7 +117,7 @@ function togetherWords(
 
 /** A match in the words of a screen. */
 export async function matchAnswer(match: PartMatch): Promise<MatchAnswer> {
-  const { family, context, requirement, matched, asks } = match;
+  const { family, context, requirement, matched, asks, notes } = match;
   const need = valuesOf(requirement);
   const labelOf = (id: string): string =>
     SHELF_LABELS.get(id) ??
@@ -139,13 +140,15 @@ export async function matchAnswer(match: PartMatch): Promise<MatchAnswer> {
       choices: choices.map((one) => ({ ...one })),
     })),
     needed: neededWords(family, requirement, said),
-    conflicts: requirement.conflicts.map(({ attribute, sources, proposed }) => ({
+    notes: [...notes],
+    conflicts: requirement.conflicts.map(({ attribute, sources, proposed, takes }) => ({
       attribute,
       label: labelOf(attribute),
       sources: sources.map(({ from, value, said: who }) => ({
         from,
         value: said(attribute, value) ?? "",
         said: who,
+        canBeTaken: takes.includes(from),
       })),
       proposed: proposed.from,
     })),
@@ -158,7 +161,7 @@ export async function matchAnswer(match: PartMatch): Promise<MatchAnswer> {
     })),
     candidates: matched.candidates
       .slice(0, MOST_CANDIDATES)
-      .map(({ part }) => candidateWords(family, need, matchPart(family, need, part, context))),
+      .map(({ part }) => candidateWords(match, need, matchPart(family, need, part, context))),
     found: matched.candidates.length,
     together: (await betterThanSingle(match)).map((one) => togetherWords(family, need, one)),
     nearMisses: matched.nearMisses.slice(0, MOST_NEAR).map(({ part }) => ({

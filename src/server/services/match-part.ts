@@ -10,6 +10,7 @@ import { FITS } from "@/core/matching/judge";
 import { matchParts } from "@/core/matching/match";
 import { requirementOf, valuesOf } from "@/core/matching/needs";
 import type { PartMatch } from "@/core/matching/part-match";
+import { reserved } from "@/core/matching/reserves";
 import type { From } from "@/core/matching/source";
 import { meaningOfPlate, readOf } from "@/core/nameplate/as-typed";
 import { parsePower } from "@/core/nameplate/power";
@@ -25,6 +26,15 @@ import { typedSources } from "./typed-sources";
 type Shop = Pick<ShopContext, "db" | "limits" | "settings" | "knowledge">;
 
 const isOfShaft = (powerIs: string | undefined): boolean => powerIs === "output" || powerIs === "not-said";
+
+/** Whether it needs an earth. A class that is not known counts as one with earth; without a job nothing is said. */
+function earthOf(protection: JobView["machine"]["protection"] | undefined): JobFacts["earth"] {
+  if (protection === undefined) return undefined;
+  if (protection === "class-1") return { isNeeded: true, said: "it has an earth" };
+  if (protection === "not-known")
+    return { isNeeded: true, said: "class not known: counts as one with earth" };
+  return { isNeeded: false, said: protection === "class-2" ? "double insulated" : "low volts, no earth" };
+}
 
 /** What the job knows that a part's requirement can come from. */
 function factsOf(view: JobView | undefined, { settings, limits, knowledge }: Shop): JobFacts {
@@ -43,7 +53,6 @@ function factsOf(view: JobView | undefined, { settings, limits, knowledge }: Sho
       ? meaningOfPlate(plate, limits).find(({ code }) => code === "poles")?.figures["poles"]
       : undefined,
   };
-  const protection = view?.machine.protection;
   const marks = Object.fromEntries((view?.capacitors ?? []).map(({ id, mark }) => [id, mark]));
   const motor = view?.takenIn?.family;
   return {
@@ -52,7 +61,7 @@ function factsOf(view: JobView | undefined, { settings, limits, knowledge }: Sho
     floors: { start: floor("start-volts-floor"), run: floor("run-volts-floor") },
     plate: Object.fromEntries(Object.entries(read).filter(([, value]) => value !== undefined)),
     mains: { volts, hertz },
-    hasEarth: protection === "class-1" ? true : protection === "class-2" ? false : undefined,
+    earth: earthOf(view?.machine.protection),
     motor: motor === undefined || motor === "not-known" ? undefined : motor,
   };
 }
@@ -120,8 +129,14 @@ export async function matchFor(
   const settled = Object.fromEntries(
     asked.settled.map(({ attribute, of }): [string, From] => [attribute, of]),
   );
-  const known = [...sources, ...(family.fromJob?.(factsOf(view, shop)) ?? [])];
-  const requirement = requirementOf(family, known, settled, context);
+  const facts = factsOf(view, shop);
+  const known = [...sources, ...(family.fromJob?.(facts) ?? [])];
+  const { requirement, notes } = reserved(
+    family,
+    requirementOf(family, known, settled, context),
+    facts,
+    context,
+  );
   const need = valuesOf(requirement);
   const onShelf = await shelvedParts(family, shop.db, heldBy(view));
   const here = onShelf.filter(({ shelf }) => shelf && shelf.count > 0);
@@ -130,6 +145,7 @@ export async function matchFor(
     family,
     context,
     requirement,
+    notes,
     matched,
     onShelf,
     listed: () => priceListOf(family).parts,

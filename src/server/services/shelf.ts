@@ -1,9 +1,12 @@
-import { type Family, isOfKind } from "@/core/matching/family";
+import type { Limits } from "@/core/knowledge/types";
+import { chosenSchools, type Family, isOfKind } from "@/core/matching/family";
 import type { Attributes, Part } from "@/core/matching/part";
 import type { Reshelved, ShelfLine, Shelved, StockLine, StockMove } from "@/core/matching/shelf.input";
 import { ON_SHELF } from "@/core/matching/shelved";
+import type { Source } from "@/core/matching/source";
+import { agree, isStricter } from "@/core/matching/stricter";
 import { formatValue } from "@/core/matching/typed";
-import { fail, issue, ok, type Result } from "@/core/result";
+import { fail, type Issue, issue, ok, type Result } from "@/core/result";
 import { allFamilies, FAMILY_IDS, loadFamily } from "@/parts/registry";
 import { canonicalJson } from "@/server/db/content-hash";
 import type { Executor } from "@/server/db/executor";
@@ -62,8 +65,35 @@ function noSuchPart(id: string): Result<never> {
   return fail(issue("id", "not-found/shelf-part", `There is no part ${id} on the shelf.`, id));
 }
 
+/** Ratings of safety that are typed of a part on offer and are better than what is printed on it, or another. */
+function againstMark(family: Family, sources: readonly Source[], limits: Limits): Issue[] {
+  const context = { limits, schools: chosenSchools(family, {}) };
+  return sources.flatMap(({ attribute, value, from }) => {
+    const spec = family.attributes[attribute];
+    const printed = sources.find((one) => one.attribute === attribute && one.from === "marked")?.value;
+    if (!spec?.isSafety || from === "marked" || printed === undefined) return [];
+    const isBorne =
+      agree(spec, printed, value, context) ||
+      isStricter(spec, printed, value, context) ||
+      spec.wears === true;
+    if (isBorne) return [];
+    const [said, mark] = [formatValue(spec, value), formatValue(spec, printed)];
+    return [
+      issue(
+        `typed.${attribute}`,
+        "shelf/against-mark",
+        `${spec.label} ${said}, where ${mark} is printed on it: look at the print again and write down what it says.`,
+        said,
+      ),
+    ];
+  });
+}
+
 /** What is put there: a part of the price list as it is listed, or one as it is described. */
-async function described({ family: id, listedId, label, ...said }: Shelved) {
+async function described(
+  { family: id, listedId, label, ...said }: Shelved,
+  { limits }: Pick<ShopContext, "limits">,
+) {
   const family = await loadFamily(id);
   if (!family)
     return fail(
@@ -82,6 +112,8 @@ async function described({ family: id, listedId, label, ...said }: Shelved) {
   }
   const { sources, issues } = typedSources(family, said);
   if (issues.length > 0) return fail(...issues);
+  const boasts = againstMark(family, sources, limits);
+  if (boasts.length > 0) return fail(...boasts);
   if (label.trim() === "")
     return fail(issue("label", "shelf/no-name", "Name: say what it is called on the shelf.", label));
   // What is typed was found on the part itself; its stamp may be worn.
@@ -105,9 +137,9 @@ async function described({ family: id, listedId, label, ...said }: Shelved) {
 export async function putOnShelf(
   body: Shelved,
   now: string,
-  { db }: Pick<ShopContext, "db">,
+  { db, limits }: Pick<ShopContext, "db" | "limits">,
 ): Promise<Result<{ readonly id: string }>> {
-  const made = await described(body);
+  const made = await described(body, { limits });
   if (!made.ok) return made;
   const { id, family, place, count, priceMinor, supplier, donor, by } = body;
   const row: ShelfRow = {

@@ -42,6 +42,7 @@ const PART: Line = [
     priceMinor: 1400,
     days: 2,
     asked: null,
+    ownerNotes: [],
     fromShelf: [],
   },
 ];

@@ -180,6 +180,7 @@ describe("a part fitted for a while", () => {
       priceMinor: 0,
       days: 0,
       asked: null,
+      ownerNotes: [],
       fromShelf: [],
     },
   ];

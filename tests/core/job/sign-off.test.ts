@@ -112,6 +112,7 @@ describe("the one word that the log allows", () => {
             priceMinor: 1,
             days: 1,
             asked: null,
+            ownerNotes: [],
             fromShelf: [],
           },
         ],

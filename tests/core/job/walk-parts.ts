@@ -117,6 +117,7 @@ export const CHOSEN: Payloads["part-chosen"] = {
   priceMinor: 100,
   days: 1,
   asked: null,
+  ownerNotes: [],
   fromShelf: [],
 };
 export const CAPACITOR_PLATE: Payloads["nameplate"] = { plate: "capacitor", id: "start", mark: "145-174 μF" };

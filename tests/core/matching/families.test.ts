@@ -56,7 +56,7 @@ const jobFacts: fc.Arbitrary<JobFacts> = fc.record({
     { requiredKeys: [] },
   ),
   mains: fc.constantFrom({ volts: 230, hertz: 50 }, { volts: 120, hertz: 60 }),
-  hasEarth: fc.constantFrom(true, false, undefined),
+  earth: fc.constantFrom({ isNeeded: true, said: "" }, { isNeeded: false, said: "" }, undefined),
   motor: fc.constantFrom(
     undefined,
     ...KNOWLEDGE.families.map(({ id }) => id).filter((id) => id !== "not-known"),
@@ -64,7 +64,7 @@ const jobFacts: fc.Arbitrary<JobFacts> = fc.record({
 });
 
 it("a repair is done with a new part only exactly where its family of parts says so", () => {
-  const newOnly = new Set(FAMILIES.filter(({ usedNever }) => usedNever !== undefined).map(({ id }) => id));
+  const newOnly = new Set(FAMILIES.filter(({ used }) => "never" in used).map(({ id }) => id));
   for (const { id, forPart, isNewOnly } of KNOWLEDGE.repairs)
     expect(isNewOnly === true, id).toBe(forPart !== undefined && newOnly.has(familyOf(forPart)));
 });

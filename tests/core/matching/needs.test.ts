@@ -70,7 +70,8 @@ describe("what is needed", () => {
     const typed: Source = { attribute: "volts", value: 100, from: "measured", said: "typed here" };
     const all = [...stamp(run, "8 μF ±5 % 450 VAC"), typed, follows("volts", 345, "least for this supply")];
     expect(needed(run, all).conflicts).toHaveLength(1);
-    expect(valuesOf(needed(run, all, { volts: "measured" }))["volts"]).toBe(345);
+    expect(needed(run, all).conflicts[0]?.takes).toEqual(["marked"]);
+    expect(needed(run, all, { volts: "measured" }).conflicts).toHaveLength(1);
     expect(valuesOf(needed(run, all, { volts: "marked" }))["volts"]).toBe(450);
   });
 

@@ -339,6 +339,7 @@ describe("work that asks for its own test", () => {
         priceMinor: 0,
         days: 0,
         asked: null,
+        ownerNotes: [],
         fromShelf: [],
       },
     ];

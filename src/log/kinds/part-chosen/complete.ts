@@ -1,18 +1,23 @@
 import { NOTHING_SAID } from "@/core/matching/asked.input";
 import type { Combination } from "@/core/matching/combine";
-import { worstOf } from "@/core/matching/judge";
+import type { Family } from "@/core/matching/family";
+import { type AttributeFit, worstOf } from "@/core/matching/judge";
 import { matchPart } from "@/core/matching/match";
 import { valuesOf } from "@/core/matching/needs";
 import type { Part } from "@/core/matching/part";
 import type { PartMatch } from "@/core/matching/part-match";
 import { familyOf } from "@/core/matching/places";
+import { withNotes } from "@/core/matching/reserves";
 import { fitWords } from "@/core/matching/said";
 import { shelfIdOf } from "@/core/matching/shelved";
 import { fail, issue, ok, type Result } from "@/core/result";
 import type { Completion } from "../../completion";
 import type { Drafts, Payloads } from "../../schemas";
 
-type Chosen = Pick<Payloads["part-chosen"], "label" | "fit" | "notes" | "priceMinor" | "days" | "fromShelf">;
+type Chosen = Pick<
+  Payloads["part-chosen"],
+  "label" | "fit" | "notes" | "ownerNotes" | "priceMinor" | "days" | "fromShelf"
+>;
 
 /** How many lie there is weighed where they are taken, with who took the last. */
 const asIfEnough =
@@ -30,9 +35,14 @@ function fromShelf(parts: readonly Part[], fitted: number): Chosen["fromShelf"] 
   });
 }
 
+/** Whether the owner has to know it: it changes how the machine behaves in their hands. */
+const isForOwner = ({ tellsOwner = [] }: Family, { reason }: AttributeFit): boolean =>
+  reason.code === "instead" && tellsOwner.includes(reason.note ?? "");
+
 /** One part, matched anew. */
-function single({ family, context, requirement }: PartMatch, part: Part): Result<Chosen> {
-  const { fit, attributes } = matchPart(family, valuesOf(requirement), part, context);
+function single({ family, context, requirement, notes: said }: PartMatch, part: Part): Result<Chosen> {
+  const { fit: alone, attributes } = matchPart(family, valuesOf(requirement), part, context);
+  const fit = withNotes(alone, said);
   if (fit === "reject" || fit === "open") {
     const why = attributes.filter((one) => one.fit === fit).map((one) => fitWords(family, one));
     const told = fit === "open" ? "cannot be told to fit yet" : "does not fit";
@@ -46,20 +56,23 @@ function single({ family, context, requirement }: PartMatch, part: Part): Result
     );
   }
   const fitted = family.fitted ?? 1;
-  const notes = attributes.filter((one) => one.fit !== "fit").map((one) => fitWords(family, one));
+  const odd = attributes.filter((one) => one.fit !== "fit");
+  const notes = [...said, ...odd.map((one) => fitWords(family, one))];
+  const ownerNotes = odd.filter((one) => isForOwner(family, one)).map((one) => fitWords(family, one));
   const { label, days } = part;
   // The repair that renews it renews as many as are fitted together.
   const priceMinor = part.priceMinor * fitted;
-  return ok({ label, fit, notes, priceMinor, days, fromShelf: fromShelf([part], fitted) });
+  return ok({ label, fit, notes, ownerNotes, priceMinor, days, fromShelf: fromShelf([part], fitted) });
 }
 
 /** Several parts in the place of one: never better than with a note. */
-function together({ family }: PartMatch, { parts, said, fit, priceMinor, days }: Combination): Chosen {
+function together({ family, notes }: PartMatch, { parts, said, fit, priceMinor, days }: Combination): Chosen {
   const fitted = family.fitted ?? 1;
   return {
     label: parts.map(({ label }) => label).join(" with "),
     fit: worstOf([fit, "note"]) === "temporary" ? "temporary" : "note",
-    notes: [said],
+    notes: [...notes, said],
+    ownerNotes: [],
     priceMinor: priceMinor * fitted,
     days,
     fromShelf: fromShelf(parts, fitted),

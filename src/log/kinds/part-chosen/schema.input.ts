@@ -15,6 +15,8 @@ export const schema = strictObject({
   label: yup.string().label("Part").required().max(260),
   fit: oneOf("Fit", ["fit", "note", "temporary"]),
   notes: yup.array(yup.string().required().max(300)).label("Notes").required().max(20),
+  /** Of these what the owner has to know: it stands in the letter. */
+  ownerNotes: yup.array(yup.string().required().max(300)).label("Notes for the owner").required().max(20),
   priceMinor: wholeNumber("Price").required().min(0).max(1e9),
   days: wholeNumber("Days").required().min(0).max(1000),
   /** What was said of the part that is needed, beside what the job knows; null where nothing was. */
@@ -40,4 +42,8 @@ export const draft = strictObject({
   asked: askedSchema.nullable().defined(),
 });
 
-export const versions: readonly Upcaster[] = [withFields({ asked: null }), withFields({ fromShelf: [] })];
+export const versions: readonly Upcaster[] = [
+  withFields({ asked: null }),
+  withFields({ fromShelf: [] }),
+  withFields({ ownerNotes: [] }),
+];
