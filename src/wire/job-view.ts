@@ -1,6 +1,7 @@
 import * as yup from "yup";
 import type { JobView } from "@/core/job/log/view";
 import type { Standing } from "@/core/job/standing";
+import { KIND_QUESTION_IDS } from "@/core/safety/kind-questions";
 import { strictObject } from "@/core/validate";
 import { count, figure, many, whole, word, yes } from "./fields";
 import { answerOf } from "./route";
@@ -27,6 +28,7 @@ const standsAt = {
     isOutOfScope: yes(),
     runsOn: yes(),
     kindHas: many(yup.string().defined()),
+    asks: many(yup.string().oneOf(KIND_QUESTION_IDS).defined()),
     airs: many(yup.string().defined()),
   }).required(),
   bench: yup

@@ -8,8 +8,10 @@ export const BENCH_GAP_WORDS: Readonly<Record<BenchGap, string>> = {
   battery: "take the battery out",
   charge: "read the volts on each capacitor, or leave the clip on",
   coasting: "see that it stands still: it may be running on",
+  kind: "say what can hurt in it: its name is not known here",
   springs: "hold the springs",
   "lifted-load": "prop the lifted load",
+  pressure: "let the pressure off",
   belt: "hold the belt",
   blades: "block the blades",
 };

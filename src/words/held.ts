@@ -5,6 +5,7 @@ export const HELD_WORDS: Readonly<Record<Holdable, string>> = {
   coasting: "It stands still",
   springs: "The springs are held",
   "lifted-load": "The load is propped",
+  pressure: "The pressure is off",
   belt: "The belt is held",
   blades: "The blades are blocked",
 };

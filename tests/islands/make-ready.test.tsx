@@ -49,7 +49,11 @@ function Card({ job, move, shop }: CardProps) {
 
 /** The card of one move on a split-phase machine with these lines, its plug as this screen settled it. */
 function show(moveId: string, lines: readonly Line[], change: Partial<TakenIn> = {}) {
-  const job = jobOf("split-phase", lines, { machine: "Apple press", ...change });
+  const job = jobOf("split-phase", lines, {
+    machine: "Apple press",
+    hasNone: ["springs-or-weight", "blades-or-rollers", "heat-or-pressure"],
+    ...change,
+  });
   const bodies = posted(job);
   const now = new Date().toISOString();
   $watches.set({ "118": { settledSeq: 99, touchedAt: now } });

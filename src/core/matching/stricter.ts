@@ -16,7 +16,6 @@ function isWithin(spec: AttributeSpec, one: Value, other: Value, context: MatchC
 /**
  * Whether one value asks for more than the other: whatever would do for it does for the other, and not the other way round. Two
  * that are merely different (48 V and 230 V of a winding, two ranges) are neither.
- * @example isStricter(rating("Volts AC", "V", …), 450, 250, context) // true
  */
 export function isStricter(spec: AttributeSpec, one: Value, other: Value, context: MatchContext): boolean {
   if (typeof one === "number" && typeof other === "number") {

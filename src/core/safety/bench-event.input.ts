@@ -57,7 +57,7 @@ const BENCH_EVENTS = {
   incident: strictObject({ event: oneOf("event", ["incident"]), what: oneOf("What it did", INCIDENTS) }),
   held: strictObject({
     event: oneOf("event", ["held"]),
-    id: oneOf("Held", ["coasting", "springs", "lifted-load", "belt", "blades"]),
+    id: oneOf("Held", ["coasting", "springs", "lifted-load", "pressure", "belt", "blades"]),
     is: oneOf("Held", ["held", "free", "none"]),
     /** Why it is not in a machine whose kind has it. */
     why: yup.string().label("Why it is not there").max(300),

@@ -17,9 +17,11 @@ export const BENCH_GAPS = [
   "stop",
   "plug",
   "battery",
+  "kind",
   "coasting",
   "springs",
   "lifted-load",
+  "pressure",
   "belt",
   "blades",
   "charge",
@@ -38,9 +40,12 @@ export function concerns(gap: BenchGap, need: BenchNeed): boolean {
       return parts.isDrained;
     case "blades":
       return parts.isBlocked;
+    case "kind":
+      return parts.isHeld || parts.isBlocked;
     case "coasting":
     case "springs":
     case "lifted-load":
+    case "pressure":
     case "belt":
       return parts.isHeld;
   }
@@ -82,6 +87,7 @@ export function gapsFor(
     ...when(machine.blocks.includes("inside"), "stop"),
     ...when(!isCutOff(state, machine) || keepsOut("live", "left-plugged-in"), "plug"),
     ...when(hasBatteryIn(state, machine), "battery"),
+    ...when(machine.asks.length > 0, "kind"),
     ...loosened(state, machine),
     ...when(!isDrained || keepsOut("charged"), "charge"),
   ].filter((gap) => concerns(gap, need));

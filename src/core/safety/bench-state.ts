@@ -4,6 +4,7 @@ import { fail, issue, ok, type Result } from "../result";
 import type { DangerKind } from "./dangers/danger";
 import type { ProtectionClass } from "./dead-checks";
 import type { EnergyEvent } from "./energy-event";
+import type { KindQuestionId } from "./kind-questions";
 
 export type Plug = "not-known" | "plugged-in" | "unplugged" | "isolated";
 export type PlugEvidence = "plug-in-sight" | "plug-in-pocket" | "plug-tagged" | "cord-off-machine";
@@ -27,7 +28,7 @@ export interface StoredItem {
   readonly none?: string | undefined;
 }
 
-export type Holdable = "coasting" | "springs" | "lifted-load" | "belt" | "blades";
+export type Holdable = "coasting" | "springs" | "lifted-load" | "pressure" | "belt" | "blades";
 
 /** What can move by itself: `none` is the honest way out of a question that does not fit this machine. */
 export interface HeldItem {
@@ -98,6 +99,8 @@ export interface BenchMachine {
   readonly runsOn: boolean;
   /** What its kind has, by its name: that it is not there needs a reason. */
   readonly kindHas: readonly string[];
+  /** What is asked of a machine whose name is not known, and was not answered yet. */
+  readonly asks: readonly KindQuestionId[];
   /** Hazards that must be aired before any power. */
   readonly airs: readonly string[];
 }

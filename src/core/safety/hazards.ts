@@ -3,7 +3,14 @@ import type { BenchMachine, Holdable } from "./bench-state";
 import type { ProtectionClass } from "./dead-checks";
 
 /** What can move by itself and has a gate of its own. */
-export const HOLDABLE: readonly Holdable[] = ["coasting", "springs", "lifted-load", "belt", "blades"];
+export const HOLDABLE: readonly Holdable[] = [
+  "coasting",
+  "springs",
+  "lifted-load",
+  "pressure",
+  "belt",
+  "blades",
+];
 
 /** Whether something that can hurt, or stands in the way, is one of them. */
 export function isHoldable(id: string): id is Holdable {

@@ -2,6 +2,7 @@ import type { Stage } from "@/core/job/stages";
 import type { BenchGap } from "@/core/safety/bench-gaps";
 import { isHoldable } from "@/core/safety/hazards";
 import { HoldItem } from "./HoldItem";
+import { KindQuestions } from "./KindQuestions";
 import { PlugQuestion } from "./PlugQuestion";
 import type { JobScreen } from "./use-job-screen";
 
@@ -11,8 +12,10 @@ const TITLES: Readonly<Record<BenchGap, string>> = {
   battery: "First: is the battery out?",
   charge: "First: is anything charged?",
   coasting: "First: does it stand still?",
+  kind: "First: what can hurt in it?",
   springs: "First: hold the springs",
   "lifted-load": "First: prop the load",
+  pressure: "First: let the pressure off",
   belt: "First: hold the belt",
   blades: "First: block the blades",
 };
@@ -39,6 +42,7 @@ export function BenchStep({ gap, screen, stage, onSettled }: StepProps) {
   if (gap === "stop") return <p>Pass it to someone who works on high voltage.</p>;
   if (gap === "plug" || gap === "battery")
     return <PlugQuestion job={job} stage={stage} isIn={isIn} {...settled} />;
+  if (gap === "kind") return <KindQuestions job={job} stage={stage} {...settled} />;
   if (isHoldable(gap)) return <HoldItem job={job} stage={stage} id={gap} {...settled} />;
   return (
     <a className="btn btn-primary btn-loud" href={`/jobs/${job.jobId}/make-safe#charge`}>

@@ -1,7 +1,9 @@
 import type { UseFormReturn } from "react-hook-form";
 import { kindByName } from "@/core/job/door/machine-kind";
 import { recallsFor } from "@/core/job/door/recall";
+import { openQuestions } from "@/core/safety/kind-questions";
 import type { Shop } from "@/core/shop/shop";
+import { KIND_ANSWER_WORDS, KIND_QUESTION_WORDS } from "@/words/kind-questions";
 import { Choices } from "../fields/Choices";
 import type { TakeInForm as Form } from "./form";
 import { Text } from "./Text";
@@ -17,12 +19,48 @@ const RECALL: readonly { readonly value: Form["recall"]; readonly label: string 
   { value: "recalled", label: "It is recalled" },
 ];
 
+/** Of a machine whose name is not known three things are asked; left open here, they are asked before hands go in. */
+function UnknownName({ form, shop }: DoorProps) {
+  const [machine, hazards, hasNone] = form.watch(["machine", "hazards", "hasNone"]);
+  if (machine.trim() === "" || kindByName(machine, shop.archetypes)) return null;
+  const open = openQuestions(hazards, hasNone);
+  if (open.length === 0) return null;
+  return (
+    <div className="mb-3 grid gap-2">
+      <p className="text-soft">This name is not known here. Has it:</p>
+      {open.map(({ id, hazards: named }) => (
+        <div key={id} className="flex flex-wrap items-center gap-2">
+          <b>{KIND_QUESTION_WORDS[id]}</b>
+          {named.map((hazard) => (
+            <button
+              key={hazard}
+              type="button"
+              className="btn btn-outline"
+              onClick={() => form.setValue("hazards", [...hazards, hazard], { shouldDirty: true })}
+            >
+              {KIND_ANSWER_WORDS.get(hazard)}
+            </button>
+          ))}
+          <button
+            type="button"
+            className="btn btn-outline"
+            onClick={() => form.setValue("hasNone", [...hasNone, id], { shouldDirty: true })}
+          >
+            {named.length > 1 ? "Neither" : "None"}
+          </button>
+        </div>
+      ))}
+    </div>
+  );
+}
+
 /** What its kind brings by itself, and what was said at the door. */
 export function HazardPart({ form, shop }: DoorProps) {
   const known = kindByName(form.watch("machine"), shop.archetypes)?.hazards ?? [];
   return (
     <fieldset>
       <legend className="sr-only">What else can hurt</legend>
+      <UnknownName form={form} shop={shop} />
       <div className="flex flex-wrap gap-2">
         {shop.hazards
           .filter(({ asked }) => asked)

@@ -4,6 +4,7 @@ import { parseNameplate } from "@/core/nameplate/type-line";
 import { minorDigits } from "@/core/quantity/format";
 import { parseMoney } from "@/core/quantity/money";
 import type { Issue } from "@/core/result";
+import type { KindQuestionId } from "@/core/safety/kind-questions";
 import { parseWith } from "@/core/validate";
 import { takeInDraftSchema } from "@/log/entry-draft.input";
 
@@ -23,6 +24,8 @@ export interface TakeInForm {
   history: string;
   earlierParts: string;
   hazards: string[];
+  /** Questions about a machine that is not known by its name, answered with "nothing of it". */
+  hasNone: KindQuestionId[];
   recall: RecallLook["looked"];
   recallWhere: string;
   from: TakenIn["from"];
@@ -63,6 +66,7 @@ export const EMPTY_FORM: TakeInForm = {
   history: "",
   earlierParts: "",
   hazards: [],
+  hasNone: [],
   recall: "not-looked",
   recallWhere: "",
   from: null,
@@ -188,6 +192,7 @@ export function readForm(
     history: history.trim(),
     earlierParts: form.earlierParts.trim(),
     hazards: [...hazards].sort(),
+    hasNone: [...form.hasNone],
     feeMinor: fee.minor,
     feeCounts,
     depositMinor: deposit.minor,
@@ -239,6 +244,7 @@ export function formFrom(earlier: JobView, as: "same" | "twin", currency: string
     connection: whole.connection,
     heater: whole.heater,
     hazards: whole.hazards,
+    hasNone: whole.hasNone,
     volts: whole.volts,
     hertz: whole.hertz,
     amps: whole.amps,
@@ -276,6 +282,7 @@ export function formOf(job: JobView, ownerName: string, currency: string): TakeI
           history: takenIn.history,
           earlierParts: takenIn.earlierParts,
           hazards: [...takenIn.hazards],
+          hasNone: [...takenIn.hasNone],
           feeCounts: takenIn.feeCounts,
           recall: takenIn.recall.looked,
           recallWhere: takenIn.recall.where,

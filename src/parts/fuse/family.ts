@@ -41,7 +41,7 @@ function byPlate({ amps, isMarked }: Told, plate: number | undefined, share: num
   const told = formatText(most, "A", 3);
   return amps > most
     ? keep(`${own} is more than the plate allows, ${told}: write what stands on the cap above.`)
-    : say(`Its mark was not read: ${own} is held against the plate alone, which allows ${told} at most.`);
+    : say(`Its mark was not read: ${own} goes by the plate alone, which allows ${told} at most.`);
 }
 
 const CAP = { how: "Read the end caps, with a glass.", minutes: 1 };

@@ -84,6 +84,7 @@ export function machine(): TakenIn {
     ...CARDER,
     carried: chance(0.1) ? [pick(CARRIED)] : [],
     machine: "Apple press",
+    hasNone: ["springs-or-weight", "blades-or-rollers", "heat-or-pressure"],
     family: chance(0.7) ? pick(["capacitor-start", "universal", "split-phase"]) : pick(FAMILIES),
     protectionClass: pick(["class-1", "class-1", "class-2", "class-3", "battery", "not-known"]),
     connection: pick(["plug", "plug", "detachable-cord", "fixed", "battery", "not-known"]),

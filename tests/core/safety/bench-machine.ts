@@ -15,6 +15,7 @@ export function benchMachine(but: Partial<BenchMachine> = {}): BenchMachine {
     isOutOfScope: false,
     runsOn: false,
     kindHas: [],
+    asks: [],
     airs: [],
     ...but,
   };

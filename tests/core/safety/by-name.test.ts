@@ -33,6 +33,30 @@ describe("what a kind of machine brings by its name", () => {
     expect(missing([took({ machine: "Thingummy", hazards: ["blades"] }), OUT], none())).toBeUndefined();
   });
 
+  it("a name that is not known asks three questions before hands go in, each answered by what it has or that it has none", () => {
+    const asks = (change: Parameters<typeof took>[0]) => viewOf(logOf(took(change))).machine.asks;
+    const unknown = { machine: "Thingummy", hazards: [], hasNone: [] };
+    expect(asks(unknown)).toEqual(["springs-or-weight", "blades-or-rollers", "heat-or-pressure"]);
+    expect(asks({ ...unknown, hazards: ["lifted-load", "heat"] })).toEqual(["blades-or-rollers"]);
+    expect(asks({ ...unknown, hasNone: ["heat-or-pressure"] })).not.toContain("heat-or-pressure");
+    expect(asks({ ...unknown, machine: "Wool carder" })).toEqual([]);
+    const turned = (taken: "now" | "afterwards"): Line => [
+      "answer",
+      { moveId: "turn-shaft", outcomeId: "x", circumstance: "cold", taken, why: "" },
+    ];
+    expect(missing([took(unknown), told(), OUT], turned("now"))).toContain("kind");
+    expect(missing([took(unknown), told(), OUT], turned("afterwards"))).toBeUndefined();
+    const pressed = took({ ...unknown, hazards: ["pressure", "springs"], hasNone: ["blades-or-rollers"] });
+    expect(missing([pressed, told(), OUT], turned("now"))).toContain("pressure");
+    const letOff = [
+      bench({ event: "held", id: "pressure", is: "held" }),
+      bench({ event: "held", id: "springs", is: "held" }),
+    ];
+    expect(missing([pressed, told(), OUT, ...letOff], turned("now"))).toBeUndefined();
+    // Power builds it up again.
+    expect(missing([pressed, told(), ...letOff, PLUGGED, OUT], turned("now"))).toContain("pressure");
+  });
+
   it.each(["vapour", "explosive-dust"])("%s keeps power off until it was aired", (id) => {
     const lines = [took({ hazards: [id] }), told(), ...CHECKED, PLUGGED];
     expect(missing(lines, RUN)).toContain("air");

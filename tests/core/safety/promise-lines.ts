@@ -9,7 +9,12 @@ import { KNOWLEDGE, LIMITS, LIVE_SHOP, SIGN_OFF } from "../shop-context";
 export const ALWAYS: Complaint = { signs: ["hum"], circumstance: "always", afterMinutes: null, words: "" };
 export const took = (change: Partial<TakenIn> = {}): Line => [
   "taken-in",
-  { ...CARDER, machine: "Apple press", ...change },
+  {
+    ...CARDER,
+    machine: "Apple press",
+    hasNone: ["springs-or-weight", "blades-or-rollers", "heat-or-pressure"],
+    ...change,
+  },
 ];
 export const told = (change: Partial<Complaint> = {}): Line => ["complaint", { ...ALWAYS, ...change }];
 export const CHECKED: readonly Line[] = ["look-and-cord", "earth-continuity", "insulation"].map(

@@ -3,6 +3,7 @@ import type { Knowledge, Limits, StoreId } from "../../knowledge/types";
 import { highestVolts } from "../../markings/high-voltage";
 import type { BenchMachine } from "../../safety/bench-state";
 import { type HazardFacts, HOLDABLE, hazardIds } from "../../safety/hazards";
+import { openQuestions } from "../../safety/kind-questions";
 import { kindByName } from "../door/machine-kind";
 import type { CapacitorPlate, MotorPlate, TakenIn } from "./entry";
 
@@ -33,6 +34,7 @@ export function benchMachineOf(
 ): BenchMachine {
   const facts = hazardFacts(takenIn, context, stations);
   const family = context.families.find(({ id }) => id === facts.family);
+  const kind = kindByName(takenIn?.machine ?? "", context.archetypes);
   const ids = new Set(hazardIds(facts, context.hazards));
   const standing = context.hazards.filter(({ id }) => ids.has(id));
   return {
@@ -47,7 +49,8 @@ export function benchMachineOf(
     blocks: [...new Set(standing.flatMap(({ blocks }) => blocks ?? []))],
     hasSecondFeed: ids.has("second-feed"),
     isOutOfScope: family?.scope !== undefined,
-    kindHas: kindByName(takenIn?.machine ?? "", context.archetypes)?.hazards ?? [],
+    kindHas: kind?.hazards ?? [],
+    asks: takenIn && !kind ? openQuestions(takenIn.hazards, takenIn.hasNone).map(({ id }) => id) : [],
     airs: standing.filter(({ airs }) => airs).map(({ id }) => id),
     runsOn: RUNS_ON.some((id) => ids.has(id)),
   };

@@ -2,6 +2,7 @@
 export const EMPTY_DOOR_FACTS = {
   earlierParts: "",
   hazards: [],
+  hasNone: [],
   feeMinor: null,
   feeCounts: true,
   depositMinor: null,

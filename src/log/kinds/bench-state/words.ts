@@ -15,6 +15,7 @@ const EVIDENCE: Readonly<Record<Of<"unplugged">["evidence"], string>> = {
 const HELD: Readonly<Record<Exclude<Of<"held">["id"], "coasting">, string>> = {
   springs: "Springs",
   "lifted-load": "Lifted load",
+  pressure: "Pressure",
   belt: "Belt",
   blades: "Blades",
 };

@@ -1,5 +1,6 @@
 import * as yup from "yup";
 import { idNumber, oneOf, text, wholeNumber } from "@/core/fields.input";
+import { KIND_QUESTION_IDS } from "@/core/safety/kind-questions";
 import { strictObject } from "@/core/validate";
 import { carried } from "../../carried.input";
 import { type Upcaster, withFields } from "../../versions";
@@ -21,6 +22,12 @@ export const schema = strictObject({
   history: text("History", 2000),
   earlierParts: text("Earlier parts", 1000),
   hazards: yup.array(yup.string().required().max(60)).label("Hazards").required().max(20),
+  /** Questions about a machine whose name is not known, to which the answer was that it has nothing of the kind. */
+  hasNone: yup
+    .array(oneOf("Has none of", KIND_QUESTION_IDS).required())
+    .label("Has none of")
+    .required()
+    .max(3),
   feeMinor: wholeNumber("Fee for looking").nullable().defined().min(0).max(1e9),
   feeCounts: yup.boolean().label("Fee set off").required(),
   depositMinor: wholeNumber("Deposit").nullable().defined().min(0).max(1e9),
@@ -52,4 +59,5 @@ export const versions: readonly Upcaster[] = [
     from: null,
   }),
   withFields({ carried: [] }),
+  withFields({ hasNone: [] }),
 ];
