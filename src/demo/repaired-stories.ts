@@ -146,6 +146,7 @@ export const REPAIRED_STORIES: readonly Story[] = [
         result: "gone",
         words: "Full drum of wet bran, quiet, no smell.",
         figures: [{ quantity: "current", before: "1.95", after: "1.31" }],
+        turns: "not-said",
         outlet: "residual-current",
       }),
       unplugged(-1 * DAY + 42),

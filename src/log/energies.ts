@@ -30,6 +30,7 @@ function leftOf(event: LineEvent): readonly LineEvent[] {
     case "incident":
     case "stalled":
     case "opened":
+    case "stopped-in":
     case "stored-volts":
     case "isolated":
     case "without-grant":
@@ -92,7 +93,7 @@ function proofsOf(faults: Knowledge["faults"]): EnergyContext["proofs"] {
 
 type EnergyKnowledge = Pick<
   Knowledge,
-  "moves" | "faults" | "deadChecks" | "signs" | "stations" | "protections"
+  "moves" | "faults" | "deadChecks" | "signs" | "stations" | "protections" | "repairs"
 >;
 
 const byId = <T extends { readonly id: string }>(rows: readonly T[]): ReadonlyMap<string, T> =>
@@ -108,6 +109,7 @@ export function energyContext({
   signs,
   stations,
   protections,
+  repairs,
 }: EnergyKnowledge): EnergyContext {
   const known = kept.get(moves);
   if (known) return known;
@@ -118,6 +120,7 @@ export function energyContext({
     signs: byId(signs),
     stations: byId(stations),
     protections: byId(protections),
+    repairs: byId(repairs),
     proofs: proofsOf(faults),
   };
   kept.set(moves, made);

@@ -1,6 +1,7 @@
 import type { Entry } from "@/core/job/log/entry";
 import type { DeadCheck, Fault, Knowledge, Move } from "@/core/knowledge/types";
 import type { DangerEvent, LineEvent } from "@/core/safety/energy-event";
+import { STOP_TIMED } from "@/core/safety/stop-time";
 import type { EntryKind, Payloads } from "./schemas";
 
 /** What a kind's energy follows from beside its own payload. */
@@ -10,6 +11,7 @@ export interface EnergyContext {
   readonly deadChecks: ReadonlyMap<string, DeadCheck>;
   readonly signs: ReadonlyMap<string, Knowledge["signs"][number]>;
   readonly stations: ReadonlyMap<string, Knowledge["stations"][number]>;
+  readonly repairs: ReadonlyMap<string, Knowledge["repairs"][number]>;
   readonly protections: ReadonlyMap<string, Knowledge["protections"][number]>;
   /** Faults that an answer proves: `move:answer`. */
   readonly proofs: ReadonlyMap<string, readonly Fault[]>;
@@ -31,7 +33,19 @@ export const BRAKE: DangerEvent = {
   kind: "brake",
   place: "brake",
   remedies: [],
-  test: "stop-time",
+  test: STOP_TIMED,
+};
+
+/** In a run it is seen which way it turns. */
+export const TURNS = "turns";
+
+/** Another motor, or its leads worked on: it may turn the wrong way. */
+export const DIRECTION: DangerEvent = {
+  event: "danger",
+  kind: "direction",
+  place: "motor",
+  remedies: [],
+  test: TURNS,
 };
 
 /** The test of its own that a protection owes once it was off. */

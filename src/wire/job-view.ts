@@ -27,6 +27,7 @@ const standsAt = {
     hasSecondFeed: yes(),
     isOutOfScope: yes(),
     runsOn: yes(),
+    stop: word(),
     kindHas: many(yup.string().defined()),
     asks: many(yup.string().oneOf(KIND_QUESTION_IDS).defined()),
     airs: many(yup.string().defined()),

@@ -69,6 +69,14 @@ export const DANGER_WORDS: Readonly<Record<DangerKind, DangerWords>> = {
     what: "A part that protects was worked on, and not tried since.",
     how: "Take its own reading again, unplugged.",
   },
+  direction: {
+    what: "Another motor, or its leads worked on: nobody saw which way it turns.",
+    how: "See in a run that it turns the right way, and say so there.",
+  },
+  "runs-wrong": {
+    what: "It turns the wrong way, or runs on longer than its kind may.",
+    how: "Set its leads or its brake, then see or time it again in a run.",
+  },
   brake: { what: "A brake may have been worked on.", how: "Time its stop in a run." },
   root: {
     what: "Only what blew was renewed: what made it blow is not found and mended.",

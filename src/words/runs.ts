@@ -67,6 +67,8 @@ export const UNPROVEN_WORDS: ReadonlyMap<string, string> = new Map(
     "asked-anew": "The plate was read again after the part was chosen: it is not weighed again",
     "run-taken-back": "It stalled, tripped or showed its complaint again after it ran",
     "brake-not-timed": "A brake was worked on, and its stop is not timed since",
+    direction: "Another motor was fitted or its leads worked on: which way it turns was not seen since",
+    "runs-wrong": "It turned the wrong way or ran on too long, and no run since found it right",
     temporary: "A part is fitted for a while only",
     "temporary-no-end": "No day is set on which the temporary part comes out",
   }),

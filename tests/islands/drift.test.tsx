@@ -26,6 +26,7 @@ const read = (reading: string): Line => {
 const FITTED: Line = [
   "intervention",
   {
+    repair: "",
     label: "Run capacitor fitted",
     faultIds: ["run-capacitor-low"],
     success: 0.95,

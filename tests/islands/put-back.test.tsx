@@ -18,7 +18,15 @@ const back = (line: number, count: number | null = null): Line => [
 ];
 const FITTED: Line = [
   "intervention",
-  { label: "Bearing pair fitted", faultIds: [], success: 0.9, seen: null, part: "none", taken: "afterwards" },
+  {
+    repair: "",
+    label: "Bearing pair fitted",
+    faultIds: [],
+    success: 0.9,
+    seen: null,
+    part: "none",
+    taken: "afterwards",
+  },
 ];
 const PICTURE: Line = [
   "picture",

@@ -23,7 +23,15 @@ const COLD: Line = [
 ];
 const FITTED: Line = [
   "intervention",
-  { label: "Capacitor fitted", faultIds: [], success: 0.9, seen: null, part: "none", taken: "afterwards" },
+  {
+    repair: "",
+    label: "Capacitor fitted",
+    faultIds: [],
+    success: 0.9,
+    seen: null,
+    part: "none",
+    taken: "afterwards",
+  },
 ];
 const TESTS: readonly Line[] = ["look-and-cord", "earth-continuity", "insulation"].map((id) => [
   "reading",

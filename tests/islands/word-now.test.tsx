@@ -21,7 +21,15 @@ const REPAIRED: readonly Line[] = [
   ["bench-state", OUT],
   [
     "intervention",
-    { label: "Capacitor fitted", faultIds: [], success: 0.9, seen: null, part: "none", taken: "afterwards" },
+    {
+      repair: "",
+      label: "Capacitor fitted",
+      faultIds: [],
+      success: 0.9,
+      seen: null,
+      part: "none",
+      taken: "afterwards",
+    },
   ],
   ...["look-and-cord", "earth-continuity", "insulation"].map((id): Line => ["reading", check(id)]),
   ran({ circumstance: "cold", minutes: 10 }),

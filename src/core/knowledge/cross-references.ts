@@ -251,7 +251,8 @@ function familyIssues({ families, stations }: Tables): Issue[] {
 /** Kinds of machine that name rows of other tables. */
 function kindIssues(tables: Tables): Issue[] {
   const file = "tables/archetypes";
-  return tables.archetypes.flatMap(({ family, adds, lacks, assembly, hazards, repairs, covers }) => [
+  return tables.archetypes.flatMap(({ family, adds, lacks, assembly, hazards, repairs, covers, stop }) => [
+    ...notIn(idsOf(tables.limits), file, "limit", stop === undefined ? [] : [stop]),
     ...notIn(idsOf(tables.families), file, "family", [family]),
     ...notIn(idsOf(tables.stations), file, "station", [...adds, ...lacks, ...(assembly?.stations ?? [])]),
     ...notIn(idsOf(tables.hazards), file, "hazard", hazards),

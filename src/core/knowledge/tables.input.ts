@@ -82,6 +82,8 @@ export const ROWS = {
     adds: ids(),
     lacks: ids(),
     hazards: ids(),
+    /** Limit of the time in which what turns stands still after the switch is off, where its kind has one of its own. */
+    stop: yup.string(),
     /** Minutes to open what such a machine is closed with, by access. */
     covers: optionalTable(finiteNumber().required().min(0)),
     repairs: ownRepairs(),
@@ -120,6 +122,8 @@ export const ROWS = {
     forPart: yup.string().max(40),
     /** A part that was in use before is never fitted. */
     isNewOnly: yup.boolean(),
+    /** Joined wrongly, the machine turns the wrong way, and one that runs on may run on longer. */
+    mayReverse: yup.boolean(),
     /** Stations that come new with it: whatever was wrong there is gone. */
     replaces: yup.array(yup.string().required()),
     /** What the work may leave behind that was not there before, each with its chance. */

@@ -97,6 +97,8 @@ export interface BenchMachine {
   readonly isOutOfScope: boolean;
   /** It runs on after the switch is off, and may have a brake. */
   readonly runsOn: boolean;
+  /** The limit of the time in which it stands still. */
+  readonly stop: string;
   /** What its kind has, by its name: that it is not there needs a reason. */
   readonly kindHas: readonly string[];
   /** What is asked of a machine whose name is not known, and was not answered yet. */

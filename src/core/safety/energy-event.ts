@@ -57,6 +57,12 @@ export type DangerEvent =
       readonly isOutside: boolean;
     };
 
+/** What turns stood still so many seconds after the switch was off. */
+export interface Stopped {
+  readonly event: "stopped-in";
+  readonly seconds: number;
+}
+
 /** What is proved of the machine, and what takes a proof away. */
 export type ProofEvent =
   | {
@@ -82,4 +88,4 @@ export type WorkedOn = "machine" | "repair" | "wires" | "parts" | "reopened" | "
  * What a line of the log did. Each kind of entry states its own (`src/log/kinds/<kind>/energy.ts`); the fold sees nothing
  * else.
  */
-export type LineEvent = EnergyEvent | ProofEvent | DangerEvent;
+export type LineEvent = EnergyEvent | ProofEvent | DangerEvent | Stopped;

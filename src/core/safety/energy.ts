@@ -8,6 +8,7 @@ import { applyDangerEvent } from "./dangers/fold-dangers";
 import type { DangerEvent, EnergyEvent, LineEvent, ProofEvent } from "./energy-event";
 import { applyProofEvent, type LiveState, NOTHING_PROVED } from "./live-state";
 import { minutesCounted, type RunSpan, spanOf, withPowerClock } from "./power-clock";
+import { stopSays } from "./stop-time";
 
 /** A line as the fold sees it. */
 export interface EnergyLine {
@@ -57,7 +58,7 @@ function isDangerEvent(event: LineEvent): event is DangerEvent {
 }
 
 function isEnergyEvent(event: LineEvent): event is EnergyEvent {
-  return !PROOFS.has(event.event) && !DANGERS.has(event.event);
+  return event.event !== "stopped-in" && !PROOFS.has(event.event) && !DANGERS.has(event.event);
 }
 
 /** Whether a line tells of power or charge: struck out, it leaves a doubt behind. */
@@ -89,6 +90,10 @@ function step(
     const span = spanOf(live.runs, bench, line.seq, line.at);
     live = { ...live, runs: [...live.runs, span] };
     dangers = applyDangerEvent(dangers, counted(event, span, limits), line.seq, line.isStruck);
+  } else if (event.event === "stopped-in") {
+    for (const one of stopSays(event.seconds, machine, limits))
+      if (!line.isStruck || one.event === "danger")
+        dangers = applyDangerEvent(dangers, one, line.seq, line.isStruck);
   } else if (isDangerEvent(event) && !isNoBrake) {
     dangers = applyDangerEvent(dangers, event, line.seq, line.isStruck);
   }

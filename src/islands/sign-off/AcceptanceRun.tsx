@@ -2,6 +2,7 @@ import type { Complaint, AcceptanceRun as Run } from "@/core/job/log/entry";
 import type { JobView } from "@/core/job/log/view";
 import { conditionTried } from "@/core/job/sign-off/sign-off";
 import { formatDuration } from "@/core/quantity/format";
+import { openDangers } from "@/core/safety/dangers/danger";
 import type { LiveGap } from "@/core/safety/live-work";
 import type { Shop } from "@/core/shop/shop";
 import { LIVE_GAP_WORDS } from "@/words/gaps";
@@ -107,6 +108,33 @@ function FirstPower({ screen, shop }: RunProps) {
   );
 }
 
+const WAYS = [
+  { value: "right", label: "The right way" },
+  { value: "wrong", label: "The wrong way" },
+] as const;
+
+/** Which way it turns, asked once a motor was fitted or its leads worked on. */
+function WhichWay({
+  job,
+  turns,
+  onSay,
+}: {
+  readonly job: JobView;
+  readonly turns: Run["turns"];
+  onSay(turns: Run["turns"]): void;
+}) {
+  const isAsked = openDangers(job.live.dangers).some(({ test }) => test === "turns");
+  return isAsked ? (
+    <Choices<Run["turns"]>
+      legend="It turns, seen as the arrow or the work asks"
+      name="turns"
+      choices={WAYS}
+      value={turns === "not-said" ? undefined : turns}
+      onChoose={onSay}
+    />
+  ) : null;
+}
+
 /** How long it runs: a timer that rings wherever the repairer is by then. */
 function WarmRun({ job, draft }: { readonly job: JobView; readonly draft: RunDraft }) {
   const { post, problem, isBusy } = usePost(job.jobId);
@@ -175,6 +203,7 @@ export function AcceptanceRun({ screen, shop }: RunProps) {
       </div>
       <WarmRun job={job} draft={draft} />
       <RunFigures draft={draft} set={set} />
+      <WhichWay job={job} turns={draft.turns} onSay={(turns) => set({ turns })} />
       <Lacking job={job} draft={draft} shop={shop} />
       {gaps.length === 0 ? <RunClock job={job} minutes={runOf(draft).minutes} now={screen.now} /> : null}
       <div className="mt-3 flex flex-wrap gap-3">

@@ -7,6 +7,7 @@ export interface RunDraft {
   readonly circumstance: Run["circumstance"] | "";
   readonly minutes: string;
   readonly words: string;
+  readonly turns: Run["turns"];
   readonly figures: Readonly<Partial<Record<FigureId, { readonly before: string; readonly after: string }>>>;
 }
 
@@ -14,6 +15,7 @@ export const EMPTY_RUN: RunDraft = {
   circumstance: "",
   minutes: "",
   words: "",
+  turns: "not-said",
   figures: { current: { before: "", after: "" } },
 };
 
@@ -39,6 +41,7 @@ export function runOf(draft: RunDraft): Run {
     minutes: Number(draft.minutes.replace(",", ".")),
     result: "gone",
     words: draft.words,
+    turns: draft.turns,
     figures: typed,
     outlet: "not-said",
     taken: "now",

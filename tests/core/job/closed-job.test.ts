@@ -11,7 +11,7 @@ const said = (moveId: string, outcomeId: string): Line => [
 ];
 const fitted = (...faultIds: string[]): Line => [
   "intervention",
-  { label: "Done", faultIds, success: 0.9, seen: null, part: "none", taken: "afterwards" },
+  { repair: "", label: "Done", faultIds, success: 0.9, seen: null, part: "none", taken: "afterwards" },
 ];
 const leaves = (word: Payloads["signed-off"]["word"]): Line => [
   "signed-off",

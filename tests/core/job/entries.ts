@@ -81,6 +81,7 @@ export const ran = (change: Partial<AcceptanceRun> = {}): Line => [
     result: "gone",
     words: "",
     figures: [],
+    turns: "not-said",
     outlet: "residual-current",
     taken: "now",
     ...change,

@@ -28,7 +28,15 @@ const SIGNED: Line = [
 ];
 const DONE: Line = [
   "intervention",
-  { label: "Fuse changed", faultIds: [], success: 0.9, seen: null, part: "none", taken: "afterwards" },
+  {
+    repair: "",
+    label: "Fuse changed",
+    faultIds: [],
+    success: 0.9,
+    seen: null,
+    part: "none",
+    taken: "afterwards",
+  },
 ];
 const BACK: Line = ["reopened", { why: "hums again" }];
 const PART: Line = [

@@ -101,6 +101,7 @@ describe("what could not be done", () => {
     const mended: Line = [
       "intervention",
       {
+        repair: "",
         label: "Belt fitted",
         faultIds: ["belt-off"],
         success: 0.97,
@@ -203,6 +204,7 @@ describe("a small defect found by hand", () => {
     const done: Line = [
       "intervention",
       {
+        repair: "",
         label: "Re-terminate",
         faultIds: ["loose-connection"],
         success: 0.9,
@@ -223,6 +225,7 @@ describe("a machine that came back", () => {
   const fitted: Line = [
     "intervention",
     {
+      repair: "",
       label: "Fitted",
       faultIds: ["start-capacitor-low"],
       success: 0.97,

@@ -262,6 +262,7 @@ describe("what a machine on the bench waits for", () => {
     const fitted: Line = [
       "intervention",
       {
+        repair: "",
         label: "Start capacitor fitted",
         faultIds: [],
         success: 0.9,

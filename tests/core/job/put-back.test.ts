@@ -131,7 +131,7 @@ describe("pins and wires", () => {
 
 const FITTED: Line = [
   "intervention",
-  { label: "Fitted", faultIds: [], success: 0.9, seen: null, part: "none", taken: "afterwards" },
+  { repair: "", label: "Fitted", faultIds: [], success: 0.9, seen: null, part: "none", taken: "afterwards" },
 ];
 const ALWAYS: Line = ["complaint", { signs: [], circumstance: "always", afterMinutes: null, words: "Hums." }];
 const TESTS: readonly Line[] = ["look-and-cord", "earth-continuity"].map((id) => ["reading", check(id)]);

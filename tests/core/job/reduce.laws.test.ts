@@ -95,7 +95,15 @@ describe("laws of the log", () => {
       ["bench-state", { ...DRAINED, volts: 90 } as Payloads["bench-state"]],
       [
         "intervention",
-        { label: "", faultIds: ["damp"], success: 1, seen: null, part: "none", taken: "afterwards" },
+        {
+          repair: "",
+          label: "",
+          faultIds: ["damp"],
+          success: 1,
+          seen: null,
+          part: "none",
+          taken: "afterwards",
+        },
       ],
       ["closed", { access: "hump", taken: "afterwards" }],
     ];

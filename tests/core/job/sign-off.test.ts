@@ -17,6 +17,7 @@ const TESTS: readonly Line[] = ["look-and-cord", "earth-continuity", "insulation
 const FITTED: Line = [
   "intervention",
   {
+    repair: "",
     label: "Capacitor fitted",
     faultIds: ["start-capacitor-low"],
     success: 0.97,

@@ -61,7 +61,7 @@ const HANDS: readonly [string, (taken: Taken) => NewEntry, readonly Line[], read
     "a repair is done",
     (taken) => ({
       kind: "intervention",
-      payload: { label: "Fitted", faultIds: [], success: 0.9, seen: null, part: "none", taken },
+      payload: { repair: "", label: "Fitted", faultIds: [], success: 0.9, seen: null, part: "none", taken },
     }),
     [MOWER, OUT],
     [MOWER, OUT, BLOCKED, READ],

@@ -99,6 +99,7 @@ const REASON_FOR: ReadonlyMap<string, readonly [moveId: string, outcome: string,
 
 function mend(faultIds: readonly string[]): Action {
   return act("intervention", {
+    repair: "",
     label: "",
     faultIds: [...faultIds],
     success: 0.97,
@@ -143,6 +144,7 @@ function finish(walk: Walk): Action[] {
   const steps = [
     ...settle(walk),
     act("intervention", {
+      repair: "",
       label: "Fitted",
       faultIds: pick(WORKS),
       success: 0.97,
@@ -166,6 +168,7 @@ function finish(walk: Walk): Action[] {
         result: "gone",
         words: "",
         figures: [],
+        turns: "not-said",
         outlet: "residual-current",
         taken: "now",
       },
@@ -251,7 +254,7 @@ function astray({ entries }: Walk): Action {
       return act("refitted", { ...payload, protects, count: pick([null, 1, 2]) }, need);
     },
     () => {
-      const done = { label: "Fitted", faultIds: pick(WORKS), success: 0.97, seen: null } as const;
+      const done = { repair: "", label: "Fitted", faultIds: pick(WORKS), success: 0.97, seen: null } as const;
       return act("intervention", { ...done, part: "none", taken }, "turning-inside");
     },
     () => {
@@ -264,6 +267,7 @@ function astray({ entries }: Walk): Action {
           result,
           words: "",
           figures: chance(0.3) ? [{ quantity: "time", before: "", after: "2 s" }] : [],
+          turns: "not-said",
           outlet: "residual-current",
           taken,
         },

@@ -14,6 +14,7 @@ export function benchMachine(but: Partial<BenchMachine> = {}): BenchMachine {
     hasSecondFeed: false,
     isOutOfScope: false,
     runsOn: false,
+    stop: "stop-time",
     kindHas: [],
     asks: [],
     airs: [],

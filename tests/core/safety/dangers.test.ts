@@ -23,7 +23,7 @@ import {
 
 const mended = (...faultIds: string[]): Line => [
   "intervention",
-  { label: "Mended", faultIds, success: 0.9, seen: null, part: "none", taken: "afterwards" },
+  { repair: "", label: "Mended", faultIds, success: 0.9, seen: null, part: "none", taken: "afterwards" },
 ];
 const failed = (id: string): Line => ["reading", check(id, "failed")];
 const passed = (id: string): Line => ["reading", check(id)];
@@ -215,6 +215,7 @@ describe("what was plainly seen as it was mended", () => {
     const line: Line = [
       "intervention",
       {
+        repair: "",
         label: "Cord fitted",
         faultIds: ["cord-broken"],
         success: 0.9,

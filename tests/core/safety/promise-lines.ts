@@ -24,6 +24,7 @@ export const PLUGGED: Line = ["bench-state", { event: "plugged-in", outlet: "res
 export const FIT: Line = [
   "intervention",
   {
+    repair: "",
     label: "Start capacitor fitted",
     faultIds: ["start-capacitor-low"],
     success: 0.97,

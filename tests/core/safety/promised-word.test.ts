@@ -83,6 +83,7 @@ describe("“repaired” means it", () => {
         [
           "intervention",
           {
+            repair: "",
             label: "Fuse",
             faultIds: ["fuse-open"],
             success: 0.9,
@@ -112,6 +113,7 @@ describe("“repaired” means it", () => {
         [
           "intervention",
           {
+            repair: "",
             label: "Brake",
             faultIds: ["brake-drags"],
             success: 0.9,
@@ -143,6 +145,7 @@ describe("“repaired” means it", () => {
     const eased: Line = [
       "intervention",
       {
+        repair: "",
         label: "Freed",
         faultIds: ["load-stiff", "brake-drags"],
         success: 0.9,

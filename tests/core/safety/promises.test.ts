@@ -188,6 +188,7 @@ describe("live work is earned", () => {
         [
           "intervention",
           {
+            repair: "",
             label: "Bearings",
             faultIds: ["bearing-seized"],
             success: 0.9,
@@ -272,7 +273,7 @@ describe("live work is earned", () => {
     const locked = answer("turn-shaft-load-off", "locked", "afterwards");
     const mended = (...faultIds: string[]): Line => [
       "intervention",
-      { label: "Mended", faultIds, success: 0.9, seen: null, part: "none", taken: "afterwards" },
+      { repair: "", label: "Mended", faultIds, success: 0.9, seen: null, part: "none", taken: "afterwards" },
     ];
     const granted = (...lines: readonly Line[]) => missing([...lines, ...CHECKED, PLUGGED], RUN);
 

@@ -4,6 +4,7 @@ import { highestVolts } from "../../markings/high-voltage";
 import type { BenchMachine } from "../../safety/bench-state";
 import { type HazardFacts, HOLDABLE, hazardIds } from "../../safety/hazards";
 import { openQuestions } from "../../safety/kind-questions";
+import { ANY_STOP } from "../../safety/stop-time";
 import { kindByName } from "../door/machine-kind";
 import type { CapacitorPlate, MotorPlate, TakenIn } from "./entry";
 
@@ -49,6 +50,7 @@ export function benchMachineOf(
     blocks: [...new Set(standing.flatMap(({ blocks }) => blocks ?? []))],
     hasSecondFeed: ids.has("second-feed"),
     isOutOfScope: family?.scope !== undefined,
+    stop: kind?.stop ?? ANY_STOP,
     kindHas: kind?.hazards ?? [],
     asks: takenIn && !kind ? openQuestions(takenIn.hazards, takenIn.hasNone).map(({ id }) => id) : [],
     airs: standing.filter(({ airs }) => airs).map(({ id }) => id),

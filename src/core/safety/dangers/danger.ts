@@ -10,6 +10,7 @@ const ITS_OWN_REMEDY = [
   "left-out",
   "renewed",
   "brake",
+  "direction",
   "temporary",
   "asked-anew",
   "live",
@@ -19,7 +20,14 @@ const ITS_OWN_REMEDY = [
   "contradiction",
 ] as const;
 
-export const DANGER_KINDS = [...PROTECTIONS, ...INCIDENTS, ...TOLD, "root", ...ITS_OWN_REMEDY] as const;
+export const DANGER_KINDS = [
+  ...PROTECTIONS,
+  ...INCIDENTS,
+  ...TOLD,
+  "root",
+  "runs-wrong",
+  ...ITS_OWN_REMEDY,
+] as const;
 export type DangerKind = (typeof DANGER_KINDS)[number];
 
 /** What was done to mend it: a repair of one of these faults, of anything at these stations, or of what can spoil this proof. */
@@ -86,6 +94,8 @@ export const WITHHOLDS: Readonly<Record<DangerKind, readonly Withheld[]>> = {
   "left-out": EVERYTHING,
   renewed: WORD,
   brake: WORD,
+  direction: WORD,
+  "runs-wrong": ["use"],
   root: WORD,
   temporary: WORD,
   "asked-anew": WORD,

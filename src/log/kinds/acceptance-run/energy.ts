@@ -1,13 +1,41 @@
-import type { EnergyOf } from "../../energy-of";
+import { parseReading } from "@/core/quantity/parse-reading";
+import type { LineEvent } from "@/core/safety/energy-event";
+import { DIRECTION, type EnergyOf, TURNS } from "../../energy-of";
 import { liveEvents } from "../../live-events";
+import type { Payloads } from "../../schemas";
 
-/** A clean run with its grant closes what was mended; a stop timed in it is the test of a brake. */
-export const energy: EnergyOf<"acceptance-run"> = ({ taken, result, minutes, figures }) => {
+/** Stops that were timed, each by itself: one that is not in figures says nothing. */
+function stopsOf({ figures }: Payloads["acceptance-run"]): readonly LineEvent[] {
+  return figures
+    .filter(({ quantity }) => quantity === "time")
+    .flatMap(({ after }): LineEvent[] => {
+      const read = after.trim() === "" ? undefined : parseReading(after, "time");
+      return read?.ok && read.value.reading.kind === "value"
+        ? [{ event: "stopped-in", seconds: read.value.reading.value }]
+        : [];
+    });
+}
+
+function turnsOf({ turns }: Payloads["acceptance-run"]): readonly LineEvent[] {
+  if (turns === "not-said") return [];
+  if (turns === "right") return [{ event: "tested", tests: [TURNS] }];
+  return [
+    DIRECTION,
+    { event: "danger", kind: "runs-wrong", place: "motor", remedies: [{ spoils: "look" }], test: TURNS },
+  ];
+}
+
+/**
+ * A clean run with its grant closes what was mended; a stop that was timed in it is the test of a brake, and which way it
+ * turned that of a motor that was fitted.
+ */
+export const energy: EnergyOf<"acceptance-run"> = (run) => {
+  const { taken, result, minutes } = run;
   const isClean = result === "gone";
-  const isTimed = figures.some(({ quantity, after }) => quantity === "time" && after.trim() !== "");
   return [
     ...liveEvents(taken),
     ...(isClean && taken === "afterwards" ? [] : [{ event: "ran", isClean, minutes } as const]),
-    ...(isTimed ? [{ event: "tested", tests: ["stop-time"] } as const] : []),
+    ...stopsOf(run),
+    ...turnsOf(run),
   ];
 };

@@ -37,7 +37,12 @@ export const schema = strictObject({
   words: text("What was seen", 1000),
   figures: yup.array(figurePair.required()).label("Figures").required().max(10),
   outlet: oneOf("Outlet", ["residual-current", "other", "not-said"]),
+  /** Which way it turned, where that was looked at. */
+  turns: oneOf("Turns", ["right", "wrong", "not-said"]),
   taken: taken(),
 });
 
-export const versions: readonly Upcaster[] = [withFields({ outlet: "not-said" })];
+export const versions: readonly Upcaster[] = [
+  withFields({ outlet: "not-said" }),
+  withFields({ turns: "not-said" }),
+];

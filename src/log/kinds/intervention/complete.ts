@@ -50,6 +50,7 @@ export const complete: Completion<"intervention"> = (draft, { view, shop }) => {
   const part = partOf(row, draft.part, view);
   return ok({
     payload: {
+      repair,
       label: row.done,
       faultIds: [...faultIds],
       success,

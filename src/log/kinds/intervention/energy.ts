@@ -4,7 +4,7 @@ import { RUN } from "@/core/safety/dangers/danger";
 import type { DangerEvent } from "@/core/safety/energy-event";
 import { PROOFS } from "@/core/safety/proof";
 import { spokeOf, testOf } from "../../danger-events";
-import { BRAKE, type EnergyContext, type EnergyOf } from "../../energy-of";
+import { BRAKE, DIRECTION, type EnergyContext, type EnergyOf } from "../../energy-of";
 import { explainedOf } from "../../explained-of";
 import type { Payloads } from "../../schemas";
 
@@ -76,8 +76,10 @@ function seenOf(seen: Payloads["intervention"]["seen"], context: EnergyContext):
  * Work owes only what it can spoil, by the stations it was done on; work that names no fault owes all. It mends its faults,
  * and a consequence mends nothing but itself.
  */
-export const energy: EnergyOf<"intervention"> = ({ faultIds, seen }, context, earlier) => {
-  const { faults, stations } = context;
+export const energy: EnergyOf<"intervention"> = ({ repair, faultIds, seen }, context, earlier) => {
+  const { faults, stations, repairs } = context;
+  const mayTurnWrong = repairs.get(repair)?.mayReverse === true;
+  const isBrake = mayTurnWrong || faultIds.some((id) => faults.get(id)?.isBrake === true);
   const own = faultIds.map((id) => faults.get(id)?.station ?? "");
   const spoils = own.map((id) => stations.get(id)?.spoils ?? PROOFS);
   const owed =
@@ -88,6 +90,7 @@ export const energy: EnergyOf<"intervention"> = ({ faultIds, seen }, context, ea
     { event: "worked", spoils: owed, on: "repair", mends, stations: [...new Set(own)] },
     ...rootOpen(faultIds, faults, earlier),
     ...renewed(faultIds, context),
-    ...(faultIds.some((id) => faults.get(id)?.isBrake === true) ? [BRAKE] : []),
+    ...(isBrake ? [BRAKE] : []),
+    ...(mayTurnWrong ? [DIRECTION] : []),
   ];
 };

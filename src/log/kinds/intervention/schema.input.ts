@@ -1,10 +1,12 @@
 import * as yup from "yup";
-import { oneOf, taken } from "@/core/fields.input";
+import { oneOf, taken, text } from "@/core/fields.input";
 import { finiteNumber, strictObject } from "@/core/validate";
 import { type Upcaster, withFields } from "../../versions";
 
 /** Something done to the machine that can change it: it begins a new epoch of evidence. */
 export const schema = strictObject({
+  /** The repair, by the knowledge's name for it; empty in lines of before it was kept. */
+  repair: text("Repair", 60),
   label: yup.string().label("What was done").required().max(120),
   faultIds: yup.array(yup.string().required().max(60)).label("Faults").required().max(20),
   success: finiteNumber().label("Chance that it cured").required().min(0).max(1),
@@ -37,4 +39,5 @@ export const versions: readonly Upcaster[] = [
   withFields({ seen: null }),
   withFields({ part: "none" }),
   withFields({ taken: "afterwards" }),
+  withFields({ repair: "" }),
 ];
