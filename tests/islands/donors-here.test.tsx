@@ -16,6 +16,7 @@ const donor: DonorHere = {
   tested: "19.6 μF on the bench meter",
   priceMinor: 980,
   fit: "note",
+  first: "Look it over.",
 };
 const caseWith = (chance: number) =>
   caseOf(

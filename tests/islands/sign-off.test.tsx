@@ -139,6 +139,22 @@ describe("the run", () => {
     });
   });
 
+  it("asks which way it turns once another motor is in, and not before", async () => {
+    const asked = "It turns, seen as the arrow or the work asks";
+    show(FITTED, ...TESTS);
+    expect(screen.queryByRole("group", { name: asked })).toBeNull();
+    cleanup();
+    const motor: Line = [FITTED[0], { ...FITTED[1], repair: "fit-motor" }] as Line;
+    const { bodies } = show(motor, ...TESTS);
+    const form = part("Run it as the complaint comes");
+    fireEvent.click(form.getByLabelText("Cold"));
+    fireEvent.change(form.getByLabelText("For how many minutes"), { target: { value: "2" } });
+    fireEvent.click(form.getByLabelText("The wrong way"));
+    fireEvent.click(form.getByRole("button", { name: "The complaint is gone" }));
+    await vi.waitFor(() => expect(payloads(bodies, "acceptance-run")).toHaveLength(1));
+    expect(payloads(bodies, "acceptance-run")[0]).toMatchObject({ turns: "wrong" });
+  });
+
   it("tells as it is typed how much of a run counts: no more than power was on", () => {
     const plugged: Line = ["bench-state", { event: "plugged-in", outlet: "residual-current" }];
     const job = jobOf("capacitor-start", [COLD, ["bench-state", OUT], FITTED, ...TESTS, plugged]);

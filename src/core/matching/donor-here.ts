@@ -11,4 +11,6 @@ export interface DonorHere {
   readonly priceMinor: number;
   /** How it fits what is known to be needed: `open` where that is not enough to say. Never `reject`. */
   readonly fit: Fit;
+  /** What is seen to first on a used one of its family. */
+  readonly first: string;
 }

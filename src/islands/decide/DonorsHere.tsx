@@ -37,12 +37,13 @@ export function DonorsHere({ job, donors, options, names, currency }: DonorsHere
     <section aria-label="In machines kept for parts" className="mt-3" data-testid="donors-here">
       <h2 className="font-semibold">In machines kept for parts</h2>
       <ul>
-        {here.map(({ repair, label, place, machine, tested, priceMinor, fit }) => (
+        {here.map(({ repair, label, place, machine, tested, priceMinor, fit, first }) => (
           <li key={repair} className="flex flex-wrap items-center gap-x-4 border-rule border-t py-1.5">
             <span className="min-w-0 flex-1 basis-72">
               <b className="font-medium">{label}</b>, for: {inSentence(repairLabel(names, repair))}.{" "}
               <span className="text-soft">
                 {place}, {machine}. {tested === "" ? "Nothing was tested on it." : `Tested: ${tested}.`}{" "}
+                {first}{" "}
                 {fit === "open" && tested !== ""
                   ? "What is needed is not known well enough to say that it fits."
                   : ""}

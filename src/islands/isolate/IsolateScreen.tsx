@@ -26,6 +26,7 @@ import { StopCard } from "./StopCard";
 import { StopCall, Suspects } from "./Suspects";
 import { useOwnMove } from "./use-own-move";
 import { WhileOpen } from "./WhileOpen";
+import { isWithheld, ReadBefore } from "./Withheld";
 
 interface ReadyProps {
   readonly screen: JobScreen;
@@ -195,6 +196,8 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
     ({ id }) =>
       (station === undefined || near.has(id)) && !isolation.moves.some(({ moveId }) => moveId === id),
   );
+  const kept = free.filter((one) => isWithheld(one, screen));
+  const isListed = (id: string): boolean => !kept.some((one) => one.id === id);
   // One that was answered meanwhile is not on offer any more.
   const ownMove = free.find(({ id }) => id === own);
   const chosen = ownMove
@@ -205,7 +208,7 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
   const advised = isStop ? undefined : knowledge.moves.find(({ id }) => id === chosen?.moveId);
   const stood = useStood(advised?.id, isSettled);
   const move = ownMove ?? (isSettled ? advised : free.find(({ id }) => id === stood));
-  const others = offered.filter(({ moveId }) => isStop || moveId !== chosen?.moveId);
+  const others = offered.filter(({ moveId }) => isListed(moveId) && (isStop || moveId !== chosen?.moveId));
   return (
     <>
       <PowerPath
@@ -252,7 +255,16 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
             <WhileOpen chosen={move} moves={isolation.moves} knowledge={knowledge} onChoose={open} />
           ) : null}
           {isSettled ? (
-            <Alternatives moves={others} rest={rest} knowledge={knowledge} shop={shop} onChoose={open} />
+            <>
+              <Alternatives
+                moves={others}
+                rest={rest.filter(({ id }) => isListed(id))}
+                knowledge={knowledge}
+                shop={shop}
+                onChoose={open}
+              />
+              <ReadBefore moves={kept} onChoose={open} />
+            </>
           ) : null}
           <BuiltFrom job={screen.job} stations={knowledge.stations} present={stations} />
           <Standpoints history={isolation.history} job={screen.job} knowledge={knowledge} shop={shop} />

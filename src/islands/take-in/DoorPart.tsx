@@ -20,13 +20,13 @@ const RECALL: readonly { readonly value: Form["recall"]; readonly label: string 
 ];
 
 /** Of a machine whose name is not known three things are asked; left open here, they are asked before hands go in. */
-function UnknownName({ form, shop }: DoorProps) {
+export function UnknownName({ form, shop }: DoorProps) {
   const [machine, hazards, hasNone] = form.watch(["machine", "hazards", "hasNone"]);
   if (machine.trim() === "" || kindByName(machine, shop.archetypes)) return null;
   const open = openQuestions(hazards, hasNone);
   if (open.length === 0) return null;
   return (
-    <div className="mb-3 grid gap-2">
+    <div className="grid gap-2">
       <p className="text-soft">This name is not known here. Has it:</p>
       {open.map(({ id, hazards: named }) => (
         <div key={id} className="flex flex-wrap items-center gap-2">
@@ -60,7 +60,6 @@ export function HazardPart({ form, shop }: DoorProps) {
   return (
     <fieldset>
       <legend className="sr-only">What else can hurt</legend>
-      <UnknownName form={form} shop={shop} />
       <div className="flex flex-wrap gap-2">
         {shop.hazards
           .filter(({ asked }) => asked)

@@ -23,8 +23,10 @@ export async function donorsHere(view: JobView, shopContext: ShopContext): Promi
     const best = match.value.matched.candidates.find(({ part }) => part.shelf?.donor);
     if (!best?.part.shelf?.donor) continue;
     const { part, fit } = best;
+    const { used } = match.value.family;
+    const first = "note" in used ? used.note : used.never;
     const { place, donor } = best.part.shelf;
-    found.push({ repair, label: part.label, place, ...donor, priceMinor: part.priceMinor, fit });
+    found.push({ repair, label: part.label, place, ...donor, priceMinor: part.priceMinor, fit, first });
   }
   return found;
 }

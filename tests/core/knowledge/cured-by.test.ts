@@ -1,5 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { curedBy } from "@/core/knowledge/cured-by";
+import { currentVersion, readPayload } from "@/log/read-payload";
+
 import { KNOWLEDGE } from "../shop-context";
 
 const of = (family: string) => KNOWLEDGE.faults.filter(({ families }) => families.includes(family));
@@ -23,5 +25,22 @@ describe("what a repair has put right", () => {
   it("is as sure as the least sure of what it is usually done for", () => {
     expect(curedBy(repair("clean-and-oil"), of("shaded-pole")).success).toBe(0.88);
     expect(curedBy({ id: "none-such" }, of("shaded-pole"))).toEqual({ faultIds: [], success: 1 });
+  });
+
+  it("can be written down of every motor there is, also of one whose kind is not known", () => {
+    for (const family of KNOWLEDGE.families)
+      for (const row of KNOWLEDGE.repairs) {
+        const faults = family.id === "not-known" ? KNOWLEDGE.faults : of(family.id);
+        const payload = {
+          repair: row.id,
+          label: row.done,
+          ...curedBy(row, faults),
+          seen: null,
+          part: "none",
+          taken: "afterwards",
+        };
+        const read = readPayload("intervention", payload, currentVersion("intervention"));
+        expect(read.ok ? [] : read.issues, `${row.id} on ${family.id}`).toEqual([]);
+      }
   });
 });

@@ -8,7 +8,7 @@ export const schema = strictObject({
   /** The repair, by the knowledge's name for it; empty in lines of before it was kept. */
   repair: text("Repair", 60),
   label: yup.string().label("What was done").required().max(120),
-  faultIds: yup.array(yup.string().required().max(60)).label("Faults").required().max(20),
+  faultIds: yup.array(yup.string().required().max(60)).label("Faults").required().max(80),
   success: finiteNumber().label("Chance that it cured").required().min(0).max(1),
   /** The fault was plainly seen before it was mended: the look that proves it. */
   seen: strictObject({
