@@ -48,6 +48,15 @@ export const DIRECTION: DangerEvent = {
   test: TURNS,
 };
 
+/** What is asked of a chosen part changed: the choice is weighed again. */
+export const askedAnew = (forPart: string): DangerEvent => ({
+  event: "danger",
+  kind: "asked-anew",
+  place: forPart,
+  remedies: [],
+  test: `choice:${forPart}`,
+});
+
 /** The test of its own that a protection owes once it was off. */
 export function protectionTests({
   move,

@@ -318,6 +318,22 @@ describe("at the door", () => {
     expect(answer.status).toBe(422);
     expect(answer.problem.issues[0]?.message).toMatch(words);
   });
+
+  it("a hazard that was said is taken back with a reason, on this visit and on the next, by another name too", async () => {
+    const springs = { ...takeInBody().takenIn, hazards: ["springs"] };
+    const id = (await call<{ jobId: number }>(takeIn, { body: takeInBody({ takenIn: springs }) })).body.jobId;
+    const again = (change: object) =>
+      post(String(id), draft(2, "taken-in", { ...springs, ownerId: null, hazards: [], ...change }));
+    expect((await again({})).problem.issues).toMatchObject([
+      { code: "guard/hazard-struck", path: "payload.whyWithout" },
+    ]);
+    expect((await again({ machine: "Green thing" })).problem.issues[0]?.message).toMatch(/springs.*dust/);
+    const next = { ...springs, hazards: [], from: { jobId: id, as: "same" } };
+    expect((await call(takeIn, { body: takeInBody({ takenIn: next }) })).problem.issues[0]?.code).toBe(
+      "guard/hazard-struck",
+    );
+    expect((await again({ whyWithout: "taken out for good" })).body.takenIn?.hazards).toEqual([]);
+  });
 });
 
 describe("every screen hears", () => {

@@ -7,6 +7,7 @@ import { POST as postEntry } from "@/pages/api/jobs/[id]/entries";
 import { POST as takeIn } from "@/pages/api/jobs/index";
 import { POST as match } from "@/pages/api/match";
 import { call, draft, openShop, takeInBody } from "./shop";
+import { CARDER } from "./shop-machine";
 
 let shop: Awaited<ReturnType<typeof openShop>>;
 beforeAll(async () => {
@@ -193,5 +194,56 @@ describe("a part that is chosen", () => {
       days: 2,
       notes: [expect.stringContaining("switch drops out")],
     });
+  });
+
+  it("never one that is rated less than is printed, whatever is typed, in any order, and whichever is taken", async () => {
+    const id = await newJob();
+    await post(id, draft(2, "nameplate", { plate: "capacitor", id: "run", mark: "8 μF ±5 % 450 VAC" }));
+    const asked = (settled: Asked["settled"]) => ({
+      family: "run-capacitor",
+      marking: "",
+      typed: typed({ volts: "400 V" }),
+      settled,
+      schools: [{ attribute: "capacitor-value", of: "any" }],
+    });
+    const { body } = await ask("run-capacitor", { typed: typed({ volts: "400 V" }) }, Number(id));
+    expect(body.conflicts[0]?.sources.map(({ value, canBeTaken }) => [value, canBeTaken])).toEqual([
+      ["450 V", true],
+      ["400 V", false],
+    ]);
+    const partId = "run-capacitor:run-capacitor-8-uf-400-v";
+    const choose = (settled: Asked["settled"]) =>
+      post(id, draft(3, "part-chosen", { forPart: "run", partId, asked: asked(settled) }));
+    for (const from of ["measured", "assumed", "sheet", "plate"] as const)
+      expect((await choose([{ attribute: "volts", of: from }])).problem.issues[0]?.code).toBe(
+        "match/conflict",
+      );
+    const lesser = (
+      await ask("run-capacitor", { settled: [{ attribute: "volts", of: "marked" }] }, Number(id))
+    ).body;
+    expect(lesser.candidates.every(({ label }) => !label.includes("400 V"))).toBe(true);
+  });
+
+  it("with what the owner has to know of it kept apart, for the letter", async () => {
+    const id = await newJob();
+    const said = { amps: "8 A", reset: "self", volts: "250 V", senses: "current" };
+    const asked = { family: "overload", marking: "", typed: typed(said), settled: [], schools: [] };
+    const partId = "overload:overload-8-a-250-v-reset-by-hand";
+    const { body } = await post(id, draft(2, "part-chosen", { forPart: "overload", partId, asked }));
+    expect(body.parts[0]?.ownerNotes).toEqual([expect.stringContaining("until somebody presses it")]);
+  });
+
+  it("is weighed again where the class that it depends on is another", async () => {
+    const id = await newJob();
+    const said = { section: "1.5 mm²", sheath: "rubber", length: "2 m" };
+    const asked = { family: "cord", marking: "", typed: typed(said), settled: [], schools: [] };
+    const { body } = await ask("cord", { typed: typed(said) }, Number(id));
+    const partId = body.candidates.find(({ fit }) => fit === "note" || fit === "fit")?.id;
+    const kept = await post(id, draft(2, "part-chosen", { forPart: "cord", partId, asked }));
+    expect(kept.problem?.issues ?? []).toEqual([]);
+    const other = await post(id, draft(3, "taken-in", { ...CARDER, protectionClass: "class-2", ownerId: 1 }));
+    expect(other.body.live.dangers.filter(({ kind }) => kind === "asked-anew")).toMatchObject([
+      { place: "cord", closedBy: null },
+    ]);
   });
 });

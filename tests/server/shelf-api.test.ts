@@ -66,6 +66,22 @@ const matched = async (jobId: number | null = null) =>
   (await call<MatchAnswer>(match, { body: { jobId, asked: SAID } })).body;
 
 describe("what lies on the shelf", () => {
+  it("is not put there with a better rating than is printed on it; with a worse one it is", async () => {
+    const described = (volts: string) =>
+      part({
+        listedId: null,
+        label: "Old run capacitor",
+        marking: "8 μF ±5 % 250 VAC",
+        typed: [{ attribute: "volts", of: volts }],
+      });
+    const boasts = await call<{ id: string }>(shelve, { body: described("450 V") });
+    expect(boasts.problem.issues).toMatchObject([{ code: "shelf/against-mark", path: "typed.volts" }]);
+    const direct = await call<{ id: string }>(shelve, { body: described("450 V DC") });
+    expect(direct.status).toBe(422);
+    const worse = await call<{ id: string }>(shelve, { body: described("200 V") });
+    expect((await lineOf(worse.body.id))?.said).toContainEqual({ label: "Volts AC", value: "200 V" });
+  });
+
   it("is matched first among those that fit alike, by its own price, where it lies", async () => {
     const id = await shelved();
     const { candidates } = await matched();

@@ -61,6 +61,8 @@ export type DangerEvent =
 export interface Stopped {
   readonly event: "stopped-in";
   readonly seconds: number;
+  /** Timed in a clean run with its grant: within the limit it is the test of a brake. */
+  readonly isTest: boolean;
 }
 
 /** What is proved of the machine, and what takes a proof away. */

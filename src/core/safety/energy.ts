@@ -92,7 +92,7 @@ function step(
     dangers = applyDangerEvent(dangers, counted(event, span, limits), line.seq, line.isStruck);
   } else if (event.event === "stopped-in") {
     for (const one of stopSays(event.seconds, machine, limits))
-      if (!line.isStruck || one.event === "danger")
+      if (one.event === "danger" || (event.isTest && !line.isStruck))
         dangers = applyDangerEvent(dangers, one, line.seq, line.isStruck);
   } else if (isDangerEvent(event) && !isNoBrake) {
     dangers = applyDangerEvent(dangers, event, line.seq, line.isStruck);

@@ -6,5 +6,5 @@ export function saidAgain(
   { seq: _seq, at: _at, by: _by, carried: _carried, ...line }: NonNullable<JobView["takenIn"]>,
   change: Partial<Omit<TakenIn, "carried">>,
 ): Omit<TakenIn, "carried"> {
-  return { ...line, ...change };
+  return { ...line, whyWithout: "", ...change };
 }

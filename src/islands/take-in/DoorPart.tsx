@@ -1,8 +1,10 @@
 import type { UseFormReturn } from "react-hook-form";
+import { hazardsLost } from "@/core/job/door/hazards-lost";
 import { kindByName } from "@/core/job/door/machine-kind";
 import { recallsFor } from "@/core/job/door/recall";
 import { openQuestions } from "@/core/safety/kind-questions";
 import type { Shop } from "@/core/shop/shop";
+import { inSentence } from "@/words/in-sentence";
 import { KIND_ANSWER_WORDS, KIND_QUESTION_WORDS } from "@/words/kind-questions";
 import { Choices } from "../fields/Choices";
 import type { TakeInForm as Form } from "./form";
@@ -18,6 +20,20 @@ const RECALL: readonly { readonly value: Form["recall"]; readonly label: string 
   { value: "nothing-found", label: "Nothing found" },
   { value: "recalled", label: "It is recalled" },
 ];
+
+/** What was said or known of it before and is not any more is taken back with a reason. */
+export function WhyWithout({ form, shop }: DoorProps) {
+  const [machine, hazards] = form.watch(["machine", "hazards"]);
+  const { machine: name = "", hazards: said = [], from } = form.formState.defaultValues ?? {};
+  if (name === "" || from?.as === "twin") return null;
+  const before = { machine: name, hazards: said.flatMap((id) => id ?? []) };
+  const lost = hazardsLost(before, { machine, hazards }, shop.archetypes);
+  if (lost.length === 0) return null;
+  const named = shop.hazards.filter(({ id }) => lost.includes(id)).map(({ label }) => inSentence(label));
+  return (
+    <Text form={form} name="whyWithout" label={`Before, it had ${named.join(", ")}: why has it none now?`} />
+  );
+}
 
 /** Of a machine whose name is not known three things are asked; left open here, they are asked before hands go in. */
 export function UnknownName({ form, shop }: DoorProps) {

@@ -6,7 +6,7 @@ import { inSentence } from "@/words/in-sentence";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { Fold } from "../fields/Fold";
-import { HazardPart, UnknownName } from "./DoorPart";
+import { HazardPart, UnknownName, WhyWithout } from "./DoorPart";
 import type { TakeInForm as Form } from "./form";
 
 interface PartProps {
@@ -90,6 +90,7 @@ export function KindPart({ form, shop }: PartProps) {
         onChoose={(value) => form.setValue("heater", value, { shouldDirty: true })}
       />
       <UnknownName form={form} shop={shop} />
+      <WhyWithout form={form} shop={shop} />
       <Fold title="What else can hurt" holds={hurts} isOpenOnDesk>
         <HazardPart form={form} shop={shop} />
       </Fold>

@@ -26,6 +26,8 @@ export interface TakeInForm {
   hazards: string[];
   /** Questions about a machine that is not known by its name, answered with "nothing of it". */
   hasNone: KindQuestionId[];
+  /** Why it has none of what was said of it before. */
+  whyWithout: string;
   recall: RecallLook["looked"];
   recallWhere: string;
   from: TakenIn["from"];
@@ -67,6 +69,7 @@ export const EMPTY_FORM: TakeInForm = {
   earlierParts: "",
   hazards: [],
   hasNone: [],
+  whyWithout: "",
   recall: "not-looked",
   recallWhere: "",
   from: null,
@@ -193,6 +196,7 @@ export function readForm(
     earlierParts: form.earlierParts.trim(),
     hazards: [...hazards].sort(),
     hasNone: [...form.hasNone],
+    whyWithout: form.whyWithout.trim(),
     feeMinor: fee.minor,
     feeCounts,
     depositMinor: deposit.minor,

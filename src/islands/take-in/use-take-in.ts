@@ -127,7 +127,7 @@ export function useTakeIn(
     const seen = seenFaults.find(({ id }) => id === values.seen);
     if (seen) await keepSeen(jobId, seen);
     if (!job || seen) goTo(`/jobs/${jobId}/make-safe`);
-    else form.reset(values);
+    else form.reset({ ...values, whyWithout: "" });
   });
   return { form, keep, problem, kept };
 }

@@ -154,7 +154,11 @@ class Reader extends BareClock {
         this.powered(payload.taken === "now", seq);
         if (payload.result !== "gone" || payload.taken === "now")
           this.ran(payload.result === "gone", this.lastedFor(entry, payload.minutes));
-        if (payload.figures.some((one) => one.quantity === "time" && one.after.trim() !== ""))
+        if (
+          payload.result === "gone" &&
+          payload.taken === "now" &&
+          payload.figures.some((one) => one.quantity === "time" && one.after.trim() !== "")
+        )
           this.pass("stop");
         break;
       case "intervention":

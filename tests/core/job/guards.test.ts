@@ -89,9 +89,14 @@ describe("striking out and restoring", () => {
     expect(codes(log, entry)).toEqual(wanted);
   });
 
-  it("a corrected take-in may go: another one stands", () => {
+  it("a corrected take-in may go with a reason: another one stands", () => {
     const corrected = logOf(["taken-in", CARDER], ["taken-in", { ...CARDER, place: "shelf 1" }]);
-    expect(codes(corrected, { kind: "struck", payload: { seq: 1, why: "", reason: "none" } })).toEqual([]);
+    expect(
+      codes(corrected, { kind: "struck", payload: { seq: 1, why: "", reason: "typed-wrongly" } }),
+    ).toEqual([]);
+    expect(codes(corrected, { kind: "struck", payload: { seq: 1, why: "", reason: "none" } })).toEqual([
+      "guard/why-struck",
+    ]);
   });
 });
 

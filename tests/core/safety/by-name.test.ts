@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { hazardsLost } from "@/core/job/door/hazards-lost";
 import type { BenchEvent } from "@/core/safety/bench-event.input";
 import { type Line, logOf, viewOf } from "../job/entries";
 import { KNOWLEDGE } from "../shop-context";
@@ -79,5 +80,19 @@ describe("what a kind of machine brings by its name", () => {
   it("a sealed circuit and a toy have their caution by name", () => {
     expect(KNOWLEDGE.archetypes.find(({ id }) => id === "dehumidifier")?.hazards).toContain("sealed-circuit");
     expect(KNOWLEDGE.archetypes.find(({ id }) => id === "toy-vehicle")?.hazards).toContain("toy");
+  });
+
+  it("what was said of it is taken back with a reason only, also by another name", () => {
+    const { archetypes } = KNOWLEDGE;
+    const mower = { machine: "Hedge trimmer", hazards: ["springs"] };
+    expect(hazardsLost(mower, mower, archetypes)).toEqual([]);
+    expect(hazardsLost(mower, { ...mower, hazards: [] }, archetypes)).toEqual(["springs"]);
+    expect(hazardsLost(mower, { machine: "Green thing", hazards: [] }, archetypes)).toEqual([
+      "springs",
+      "blades",
+    ]);
+    expect(
+      hazardsLost(mower, { machine: "Green thing", hazards: ["blades", "springs"] }, archetypes),
+    ).toEqual([]);
   });
 });

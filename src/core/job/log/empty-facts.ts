@@ -3,6 +3,7 @@ export const EMPTY_DOOR_FACTS = {
   earlierParts: "",
   hazards: [],
   hasNone: [],
+  whyWithout: "",
   feeMinor: null,
   feeCounts: true,
   depositMinor: null,

@@ -4,6 +4,7 @@ import type { LedgerLine } from "./view";
 
 /** Kinds that take something away from what is known of the machine, whatever they say. */
 const TAKES_AWAY: ReadonlySet<Entry["kind"]> = new Set<Entry["kind"]>([
+  "taken-in",
   "complaint",
   "nameplate",
   "opened",

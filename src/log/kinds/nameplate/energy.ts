@@ -1,7 +1,6 @@
 import { lastOf, latestBy, ofKind } from "@/core/job/log/lines";
-import type { LineEvent } from "@/core/safety/energy-event";
 import { contradiction } from "../../contradiction";
-import type { EnergyOf } from "../../energy-of";
+import { askedAnew, type EnergyOf } from "../../energy-of";
 
 /** A plate read after a part was chosen changes what is asked of it: the choice is weighed again. */
 export const energy: EnergyOf<"nameplate"> = (payload, _, earlier) => {
@@ -9,15 +8,7 @@ export const energy: EnergyOf<"nameplate"> = (payload, _, earlier) => {
   const weighed = chosen
     .map(({ payload: { forPart } }) => forPart)
     .filter((forPart) => payload.plate === "motor" || forPart === payload.id)
-    .map(
-      (forPart): LineEvent => ({
-        event: "danger",
-        kind: "asked-anew",
-        place: forPart,
-        remedies: [],
-        test: `choice:${forPart}`,
-      }),
-    );
+    .map(askedAnew);
   const takenIn = lastOf(earlier, "taken-in")?.payload;
   const said = payload.plate === "motor" && takenIn ? [contradiction(takenIn, payload)] : [];
   return [...weighed, ...said];

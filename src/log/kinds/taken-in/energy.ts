@@ -1,10 +1,13 @@
 import type { Entry } from "@/core/job/log/entry";
-import { lastOf, ofKind } from "@/core/job/log/lines";
+import { lastOf, latestBy, ofKind } from "@/core/job/log/lines";
 import type { LineEvent } from "@/core/safety/energy-event";
 import { PROOFS } from "@/core/safety/proof";
 import { remediesOf } from "../../carried.input";
 import { contradiction } from "../../contradiction";
-import type { EnergyOf } from "../../energy-of";
+import { askedAnew, type EnergyOf } from "../../energy-of";
+
+/** Places whose part depends on the class. */
+const BY_CLASS: readonly string[] = ["cord", "plug"];
 
 const ALL_ANEW: LineEvent = { event: "worked", spoils: PROOFS, on: "machine", mends: [], stations: [] };
 
@@ -27,6 +30,14 @@ export const energy: EnergyOf<"taken-in"> = (payload, _, earlier) => {
   const hasOtherHazards =
     before !== undefined &&
     (before.machine !== payload.machine || payload.hazards.some((id) => !before.hazards.includes(id)));
+  // An earth more or less is another cord and plug: what was chosen for them is weighed again.
+  const isOtherClass = before !== undefined && before.protectionClass !== payload.protectionClass;
+  const weighed = isOtherClass
+    ? latestBy(ofKind(earlier, "part-chosen"), ({ payload: { forPart } }) => forPart)
+        .map(({ payload: { forPart } }) => forPart)
+        .filter((forPart) => BY_CLASS.includes(forPart))
+        .map(askedAnew)
+    : [];
   const carried: readonly LineEvent[] =
     before === undefined
       ? payload.carried.map((one) => {
@@ -37,6 +48,7 @@ export const energy: EnergyOf<"taken-in"> = (payload, _, earlier) => {
   return [
     ...(isOther ? [ALL_ANEW] : []),
     ...(hasOtherHazards ? [{ event: "seen-to-anew" } as const] : []),
+    ...weighed,
     ...carried,
     contradiction(payload, plateIn(earlier)),
   ];

@@ -28,6 +28,8 @@ export const schema = strictObject({
     .label("Has none of")
     .required()
     .max(3),
+  /** Why it has none of what was said or known of it before. */
+  whyWithout: text("Why it has none", 300),
   feeMinor: wholeNumber("Fee for looking").nullable().defined().min(0).max(1e9),
   feeCounts: yup.boolean().label("Fee set off").required(),
   depositMinor: wholeNumber("Deposit").nullable().defined().min(0).max(1e9),
@@ -59,5 +61,5 @@ export const versions: readonly Upcaster[] = [
     from: null,
   }),
   withFields({ carried: [] }),
-  withFields({ hasNone: [] }),
+  withFields({ hasNone: [], whyWithout: "" }),
 ];
