@@ -15,7 +15,7 @@ const STAYS: ReadonlySet<Danger["kind"]> = new Set<Danger["kind"]>([
 export function carriedOf({ live, removed }: Pick<JobView, "live" | "removed">): readonly Carried[] {
   return openDangers(live.dangers)
     .filter(({ kind }) => !STAYS.has(kind))
-    .map(({ kind, place, test, remedies, remediedBy }) => {
+    .map(({ kind, place, test, remedies, remediedBy, runMinutes }) => {
       const off = removed.find(({ seq }) => test === `line:${seq}`);
       const objects = remedies.filter((one) => typeof one === "object");
       return {
@@ -26,6 +26,7 @@ export function carriedOf({ live, removed }: Pick<JobView, "live" | "removed">):
         stations: objects.flatMap((one) => ("stations" in one ? one.stations : [])),
         spoils: objects.flatMap((one) => ("spoils" in one ? [one.spoils] : [])),
         isMended: remediedBy > 0 && test !== RUN,
+        afterMinutes: runMinutes,
       };
     });
 }

@@ -2,7 +2,7 @@ import * as yup from "yup";
 import { oneOf } from "@/core/fields.input";
 import { DANGER_KINDS, type Danger, type Remedy } from "@/core/safety/dangers/danger";
 import { PROOFS, type Proof } from "@/core/safety/proof";
-import { strictObject } from "@/core/validate";
+import { finiteNumber, strictObject } from "@/core/validate";
 
 const ids = () => yup.array(yup.string().required().max(60)).required().max(300);
 
@@ -20,6 +20,8 @@ export const carried = () =>
         spoils: yup.array(oneOf("Proof", PROOFS)).required().max(9),
         /** Mended on that visit, and not tried. */
         isMended: yup.boolean().label("Mended").required(),
+        /** Minutes after which it was told to come: the run that closes it lasts as long. */
+        afterMinutes: finiteNumber().label("After minutes").required().min(0).max(10_000),
       }).required(),
     )
     .required()
@@ -33,6 +35,7 @@ export interface Carried {
   readonly stations: readonly string[];
   readonly spoils: readonly Proof[];
   readonly isMended: boolean;
+  readonly afterMinutes: number;
 }
 
 /** What mends a danger that came in with the machine. */

@@ -78,6 +78,10 @@ describe("what lies on the shelf", () => {
     expect(boasts.problem.issues).toMatchObject([{ code: "shelf/against-mark", path: "typed.volts" }]);
     const direct = await call<{ id: string }>(shelve, { body: described("450 V DC") });
     expect(direct.status).toBe(422);
+    const printed = await call<{ id: string }>(shelve, {
+      body: { ...described("450 V"), marking: "8 μF ±5 % 450 V DC" },
+    });
+    expect(printed.problem.issues[0]?.message).toContain("no rating for the mains");
     const worse = await call<{ id: string }>(shelve, { body: described("200 V") });
     expect((await lineOf(worse.body.id))?.said).toContainEqual({ label: "Volts AC", value: "200 V" });
   });

@@ -38,6 +38,7 @@ export function KindQuestions({ job, stage, onSettled }: QuestionsProps) {
               type="button"
               className="btn btn-outline btn-bench"
               disabled={isBusy}
+              aria-label={`${KIND_QUESTION_WORDS[question.id]} ${KIND_ANSWER_WORDS.get(hazard)}`}
               onClick={() => void say(question, hazard)}
             >
               {KIND_ANSWER_WORDS.get(hazard)}
@@ -47,6 +48,7 @@ export function KindQuestions({ job, stage, onSettled }: QuestionsProps) {
             type="button"
             className="btn btn-outline btn-bench"
             disabled={isBusy}
+            aria-label={`${KIND_QUESTION_WORDS[question.id]} ${question.hazards.length > 1 ? "Neither" : "None"}`}
             onClick={() => void say(question, undefined)}
           >
             {question.hazards.length > 1 ? "Neither" : "None"}

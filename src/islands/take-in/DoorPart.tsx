@@ -52,6 +52,7 @@ export function UnknownName({ form, shop }: DoorProps) {
               key={hazard}
               type="button"
               className="btn btn-outline"
+              aria-label={`${KIND_QUESTION_WORDS[id]} ${KIND_ANSWER_WORDS.get(hazard)}`}
               onClick={() => form.setValue("hazards", [...hazards, hazard], { shouldDirty: true })}
             >
               {KIND_ANSWER_WORDS.get(hazard)}
@@ -60,6 +61,7 @@ export function UnknownName({ form, shop }: DoorProps) {
           <button
             type="button"
             className="btn btn-outline"
+            aria-label={`${KIND_QUESTION_WORDS[id]} ${named.length > 1 ? "Neither" : "None"}`}
             onClick={() => form.setValue("hasNone", [...hasNone, id], { shouldDirty: true })}
           >
             {named.length > 1 ? "Neither" : "None"}

@@ -1,4 +1,5 @@
 import type { Limits } from "@/core/knowledge/types";
+import { printsDirectAlone } from "@/core/markings/direct-volts";
 import { chosenSchools, type Family, isOfKind } from "@/core/matching/family";
 import type { Attributes, Part } from "@/core/matching/part";
 import type { Reshelved, ShelfLine, Shelved, StockLine, StockMove } from "@/core/matching/shelf.input";
@@ -89,6 +90,21 @@ function againstMark(family: Family, sources: readonly Source[], limits: Limits)
   });
 }
 
+/** Volts that are printed as direct ones are no rating for the mains, whatever is typed beside them. */
+function directAlone(family: Family, { typed, marking }: Pick<Shelved, "typed" | "marking">): Issue[] {
+  if (!printsDirectAlone(marking)) return [];
+  return typed
+    .filter(({ attribute, of }) => family.attributes[attribute]?.label === "Volts AC" && of.trim() !== "")
+    .map(({ attribute, of }) =>
+      issue(
+        `typed.${attribute}`,
+        "shelf/against-mark",
+        `Volts AC ${of}, where "${marking}" is printed on it: direct volts are no rating for the mains. Leave the part out, or write down the AC volts that stand on it.`,
+        of,
+      ),
+    );
+}
+
 /** What is put there: a part of the price list as it is listed, or one as it is described. */
 async function described(
   { family: id, listedId, label, ...said }: Shelved,
@@ -112,7 +128,7 @@ async function described(
   }
   const { sources, issues } = typedSources(family, said);
   if (issues.length > 0) return fail(...issues);
-  const boasts = againstMark(family, sources, limits);
+  const boasts = [...againstMark(family, sources, limits), ...directAlone(family, said)];
   if (boasts.length > 0) return fail(...boasts);
   if (label.trim() === "")
     return fail(issue("label", "shelf/no-name", "Name: say what it is called on the shelf.", label));

@@ -53,7 +53,7 @@ export class BareList {
   }
 
   protected carriedIn(carried: TakenIn["carried"], seq: number, struck: boolean): void {
-    for (const { kind, place, test, faults, stations, spoils, isMended } of carried)
+    for (const { kind, place, test, faults, stations, spoils, isMended, afterMinutes } of carried)
       this.open(
         kind,
         place.replace(/^check:/, ""),
@@ -67,6 +67,7 @@ export class BareList {
         ],
         isMended || kind === "left-out",
         struck,
+        afterMinutes,
       );
   }
 

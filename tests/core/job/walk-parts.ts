@@ -58,6 +58,7 @@ const CARRIED: TakenIn["carried"] = [
     stations: [],
     spoils: [],
     isMended: false,
+    afterMinutes: 20,
   },
   {
     kind: "earth",
@@ -67,6 +68,7 @@ const CARRIED: TakenIn["carried"] = [
     stations: ["supply", "connections"],
     spoils: [],
     isMended: true,
+    afterMinutes: 0,
   },
   {
     kind: "left-out",
@@ -76,6 +78,7 @@ const CARRIED: TakenIn["carried"] = [
     stations: [],
     spoils: [],
     isMended: true,
+    afterMinutes: 0,
   },
 ];
 

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { AcceptanceRun } from "@/core/job/log/entry";
 import { openDangers } from "@/core/safety/dangers/danger";
+import { currentVersion, readPayload } from "@/log/read-payload";
 import { type Line, logOf, ran, viewOf } from "../job/entries";
 import { KNOWLEDGE, LIMITS } from "../shop-context";
 import { CHECKED, PLUGGED, told, took, wordOf } from "./promise-lines";
@@ -77,6 +78,12 @@ describe("a stop that was timed", () => {
     const braked = [...scratter, repaired("", "brake-drags"), ...CHECKED, PLUGGED];
     expect(open(...braked, ran({ figures: stop("40 s") }))).toEqual(["brake stop-time"]);
     expect(open(...braked, ran({ figures: stop("8 s") }))).toEqual([]);
+  });
+
+  it.each(["0 s", "-1 s", "0"])("of %s is refused", (after) => {
+    const [, run] = ran({ figures: stop(after) });
+    const read = readPayload("acceptance-run", run, currentVersion("acceptance-run"));
+    expect(read.ok).toBe(false);
   });
 
   it("that is no figure tries nothing", () => {

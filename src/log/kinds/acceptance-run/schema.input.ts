@@ -19,6 +19,12 @@ const figurePair = strictObject({
       const typed = pair[side];
       if (typeof typed !== "string" || typed === "") continue;
       const parsed = parseReading(typed, pair.quantity, `${pair.quantity} ${side}`);
+      const read = parsed.ok ? parsed.value.reading : undefined;
+      if (pair.quantity === "time" && read?.kind === "value" && read.value <= 0)
+        return context.createError({
+          message: `Stop time "${typed}" is none: write the seconds until it stood still, such as 2.5.`,
+          path: `${context.path}.${side}`,
+        });
       if (!parsed.ok)
         return context.createError({
           message: parsed.issues[0]?.message ?? "",

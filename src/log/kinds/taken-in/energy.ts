@@ -41,8 +41,8 @@ export const energy: EnergyOf<"taken-in"> = (payload, _, earlier) => {
   const carried: readonly LineEvent[] =
     before === undefined
       ? payload.carried.map((one) => {
-          const { kind, place, test, isMended } = one;
-          return { event: "danger", kind, place, test, remedies: remediesOf(one), isMended };
+          const { kind, place, test, isMended, afterMinutes } = one;
+          return { event: "danger", kind, place, test, remedies: remediesOf(one), isMended, afterMinutes };
         })
       : [];
   return [

@@ -3,7 +3,7 @@ import { idNumber, oneOf, text, wholeNumber } from "@/core/fields.input";
 import { KIND_QUESTION_IDS } from "@/core/safety/kind-questions";
 import { strictObject } from "@/core/validate";
 import { carried } from "../../carried.input";
-import { type Upcaster, withFields } from "../../versions";
+import { inEach, type Upcaster, withFields } from "../../versions";
 
 const PROTECTION_CLASSES = ["class-1", "class-2", "class-3", "battery", "not-known"] as const;
 const CONNECTIONS = ["plug", "detachable-cord", "fixed", "battery", "not-known"] as const;
@@ -61,5 +61,5 @@ export const versions: readonly Upcaster[] = [
     from: null,
   }),
   withFields({ carried: [] }),
-  withFields({ hasNone: [], whyWithout: "" }),
+  (older) => inEach("carried", { afterMinutes: 0 })(withFields({ hasNone: [], whyWithout: "" })(older)),
 ];
