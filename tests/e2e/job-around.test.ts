@@ -37,6 +37,10 @@ async function takeIn(page: Page, address: string): Promise<string> {
   await page.keyboard.press("Enter");
   await expect(page.getByTestId("plate-meaning")).toContainText("4 poles");
   await field(page, "Machine").fill("Cheese press");
+  // No machine that is known by its name.
+  await tap(page, "A spring under load, or a lifted weight? Neither");
+  await tap(page, "Blades or rollers? None");
+  await tap(page, "Heat, or pressure? Neither");
   await page.getByLabel("Kind of motor").selectOption({ label: "Capacitor start" });
   await page.getByText("I, earthed", { exact: true }).click();
   await page.getByText("Cord and plug", { exact: true }).click();
