@@ -270,6 +270,24 @@ const OPENERS: readonly Mutation[] = [
     "isExtraLow && volts > EXTRA_LOW_VOLTS",
     "isExtraLow && volts > EXTRA_LOW_VOLTS * 1e9",
   ),
+  m(
+    "opened: another motor, whose direction nobody saw",
+    "src/log/kinds/intervention/energy.ts",
+    "...(mayTurnWrong ? [DIRECTION] : []),",
+    "",
+  ),
+  m(
+    "opened: it ran on longer than its kind may",
+    "src/core/safety/stop-time.ts",
+    "if (stop === ANY_STOP) return [];",
+    "return [];",
+  ),
+  m(
+    "an unknown name is asked before hands go in",
+    "src/core/safety/bench-gaps.ts",
+    '...when(machine.asks.length > 0, "kind"),',
+    "",
+  ),
   m("opened: what came in with the machine", "src/log/kinds/taken-in/energy.ts", "...carried,", ""),
 ];
 
