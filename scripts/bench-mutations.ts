@@ -4,7 +4,8 @@ import { spawnSync } from "node:child_process";
 import { cpSync, mkdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from "node:fs";
 import { resolve } from "node:path";
 import { parseArgs } from "node:util";
-import { MUTATIONS, type Mutation } from "./lib/mutations";
+import type { Mutation } from "./lib/mutation";
+import { MUTATIONS } from "./lib/mutations";
 import { isSmoke } from "./lib/sized.mjs";
 
 const COPY = resolve(".cache/mutants");

@@ -1,10 +1,5 @@
-/** A rule of SAFETY, and how it is broken: text of a file that stands there once, and what takes its place. */
-export interface Mutation {
-  readonly rule: string;
-  readonly file: string;
-  readonly from: string;
-  readonly to: string;
-}
+import { type Mutation, m } from "./mutation";
+import { WORDS } from "./mutations-of-words";
 
 const BENCH = "src/core/safety/bench-state.ts";
 const LIVE = "src/core/safety/live-work.ts";
@@ -14,8 +9,6 @@ const FOLD = "src/core/safety/dangers/fold-dangers.ts";
 const ENERGY_DANGERS = "src/core/safety/dangers/energy-dangers.ts";
 const DANGER_EVENTS = "src/log/danger-events.ts";
 const STRIKES = "src/log/energies.ts";
-
-const m = (rule: string, file: string, from: string, to: string): Mutation => ({ rule, file, from, to });
 
 const ENERGY: readonly Mutation[] = [
   m(
@@ -377,41 +370,6 @@ const CLOSERS: readonly Mutation[] = [
     '(event.event === "danger" && isNeverMistaken(event.kind))',
     "false",
   ),
-];
-
-const WORDS: readonly Mutation[] = [
-  m(
-    "a run made without its grant never counts for repaired",
-    WORD,
-    "seq > view.lastChangeSeq && !view.live.withoutGrant.includes(seq)",
-    "seq > view.lastChangeSeq",
-  ),
-  m(
-    "a failed run and a clean one with nothing done between is not explained",
-    WORD,
-    'since.some(({ result }) => result !== "gone") ? ["run-not-explained"] : []',
-    'since.some(({ result }) => result !== "gone") ? [] : []',
-  ),
-  m(
-    "a run is taken back by what stalls or hurts after it",
-    WORD,
-    'if (view.live.stalledSeq > last.seq) return ["run-taken-back"];',
-    "",
-  ),
-  m(
-    "a run is as long as what it claims",
-    WORD,
-    "return minutes * 60 >= limitOf(limits, LEAST[circumstance]).value;",
-    "return minutes * 60 >= limitOf(limits, LEAST[circumstance]).value * 0;",
-  ),
-  m(
-    "a run counts no longer than power was on",
-    "src/core/safety/power-clock.ts",
-    "return Math.min(minutes, Math.max(0, elapsed) + ROUNDING);",
-    "return minutes + 0 * elapsed;",
-  ),
-  m("a danger that forbids use is “do not use”", WORD, "if (isForbidden ||", "if ("),
-  m("“repaired” is not said while a danger keeps it back", WORD, "...dangerCodes(view),", ""),
 ];
 
 /** Each rule, opener and closer, broken once. */
