@@ -140,7 +140,7 @@ describe("the run", () => {
   });
 
   it("asks which way it turns once another motor is in, and not before", async () => {
-    const asked = "It turns, seen as the arrow or the work asks";
+    const asked = "Which way it turns, by its arrow or its work";
     show(FITTED, ...TESTS);
     expect(screen.queryByRole("group", { name: asked })).toBeNull();
     cleanup();

@@ -125,13 +125,15 @@ function WhichWay({
 }) {
   const isAsked = openDangers(job.live.dangers).some(({ test }) => test === "turns");
   return isAsked ? (
-    <Choices<Run["turns"]>
-      legend="It turns, seen as the arrow or the work asks"
-      name="turns"
-      choices={WAYS}
-      value={turns === "not-said" ? undefined : turns}
-      onChoose={onSay}
-    />
+    <div className="mt-3">
+      <Choices<Run["turns"]>
+        legend="Which way it turns, by its arrow or its work"
+        name="turns"
+        choices={WAYS}
+        value={turns === "not-said" ? undefined : turns}
+        onChoose={onSay}
+      />
+    </div>
   ) : null;
 }
 
