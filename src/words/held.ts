@@ -1,4 +1,4 @@
-import type { Holdable } from "@/core/safety/bench-state";
+import type { Holdable } from "@/core/safety/holdable";
 
 /** What is said once something that can move by itself is held. */
 export const HELD_WORDS: Readonly<Record<Holdable, string>> = {

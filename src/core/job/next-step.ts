@@ -5,7 +5,7 @@ import { type BenchGap, gapsFor } from "../safety/bench-gaps";
 import { asSeen } from "../safety/bench-state";
 import { openDangers } from "../safety/dangers/danger";
 import type { WorkedOn } from "../safety/energy-event";
-import { isHoldable } from "../safety/hazards";
+import { isHoldable } from "../safety/holdable";
 import { dangersAgainst, owedBeforePower } from "../safety/live-work";
 import type { Said } from "../tools/finding.input";
 import type { ToolCard } from "../tools/tool";

@@ -75,7 +75,7 @@ type Judged = Pick<AttributeFit, "fit"> & { readonly code: FitReason["code"] } &
     readonly bySchool?: true;
   };
 
-export function amountOf(amount: Amount, { limits, schools }: MatchContext): number {
+function amountOf(amount: Amount, { limits, schools }: MatchContext): number {
   if (typeof amount === "number") return amount;
   if ("limit" in amount) return limitOf(limits, amount.limit).value;
   const chosen = amount.of[schools[amount.school] ?? ""] ?? Object.values(amount.of)[0] ?? 0;

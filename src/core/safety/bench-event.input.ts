@@ -3,6 +3,7 @@ import { byTag, oneOf, text } from "../fields.input";
 import { INCIDENTS } from "../knowledge/move-page.input";
 import { readingField } from "../quantity/reading.input";
 import { finiteNumber, type Shape, strictObject } from "../validate";
+import { HOLDABLE } from "./holdable";
 
 const storeId = oneOf("What stores charge", ["start", "run", "bus", "suppressor", "any"]);
 const measuredVolts = () => finiteNumber().label("Volts read").required().min(-100_000).max(100_000);
@@ -57,7 +58,7 @@ const BENCH_EVENTS = {
   incident: strictObject({ event: oneOf("event", ["incident"]), what: oneOf("What it did", INCIDENTS) }),
   held: strictObject({
     event: oneOf("event", ["held"]),
-    id: oneOf("Held", ["coasting", "springs", "lifted-load", "pressure", "belt", "blades"]),
+    id: oneOf("Held", HOLDABLE),
     is: oneOf("Held", ["held", "free", "none"]),
     /** Why it is not in a machine whose kind has it. */
     why: yup.string().label("Why it is not there").max(300),

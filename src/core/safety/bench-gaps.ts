@@ -1,31 +1,14 @@
 import { type BenchNeed, partsOf } from "../knowledge/touches";
 import type { Limits, StoreId } from "../knowledge/types";
-import {
-  type BenchMachine,
-  type BenchState,
-  type ChargeState,
-  chargeState,
-  type Holdable,
-} from "./bench-state";
+import { type BenchMachine, type BenchState, type ChargeState, chargeState } from "./bench-state";
 import type { DangerKind } from "./dangers/danger";
+import { HOLDABLE, type Holdable } from "./holdable";
 
 /**
  * What still stands between the hands and the machine, in the order it is settled: what can move is held before a cover
  * comes off, and only under a cover are volts read.
  */
-export const BENCH_GAPS = [
-  "stop",
-  "plug",
-  "battery",
-  "kind",
-  "coasting",
-  "springs",
-  "lifted-load",
-  "pressure",
-  "belt",
-  "blades",
-  "charge",
-] as const;
+export const BENCH_GAPS = ["stop", "plug", "battery", "kind", ...HOLDABLE, "charge"] as const;
 export type BenchGap = (typeof BENCH_GAPS)[number];
 
 /** Whether a gap stands in the way of what needs this. */

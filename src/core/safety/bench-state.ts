@@ -4,6 +4,7 @@ import { fail, issue, ok, type Result } from "../result";
 import type { DangerKind } from "./dangers/danger";
 import type { ProtectionClass } from "./dead-checks";
 import type { EnergyEvent } from "./energy-event";
+import type { Holdable } from "./holdable";
 import type { KindQuestionId } from "./kind-questions";
 
 export type Plug = "not-known" | "plugged-in" | "unplugged" | "isolated";
@@ -27,8 +28,6 @@ export interface StoredItem {
   /** What shows that this machine has none. */
   readonly none?: string | undefined;
 }
-
-export type Holdable = "coasting" | "springs" | "lifted-load" | "pressure" | "belt" | "blades";
 
 /** What can move by itself: `none` is the honest way out of a question that does not fit this machine. */
 export interface HeldItem {

@@ -1,21 +1,6 @@
 import type { Hazard, StoreId } from "../knowledge/types";
-import type { BenchMachine, Holdable } from "./bench-state";
+import type { BenchMachine } from "./bench-state";
 import type { ProtectionClass } from "./dead-checks";
-
-/** What can move by itself and has a gate of its own. */
-export const HOLDABLE: readonly Holdable[] = [
-  "coasting",
-  "springs",
-  "lifted-load",
-  "pressure",
-  "belt",
-  "blades",
-];
-
-/** Whether something that can hurt, or stands in the way, is one of them. */
-export function isHoldable(id: string): id is Holdable {
-  return HOLDABLE.some((one) => one === id);
-}
 
 /** What the hazards of a machine follow from. */
 export interface HazardFacts {

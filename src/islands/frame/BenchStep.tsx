@@ -1,6 +1,6 @@
 import type { Stage } from "@/core/job/stages";
 import type { BenchGap } from "@/core/safety/bench-gaps";
-import { isHoldable } from "@/core/safety/hazards";
+import { isHoldable } from "@/core/safety/holdable";
 import { HoldItem } from "./HoldItem";
 import { KindQuestions } from "./KindQuestions";
 import { PlugQuestion } from "./PlugQuestion";

@@ -1,6 +1,6 @@
 import type { JobView } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
-import type { Holdable } from "@/core/safety/bench-state";
+import type { Holdable } from "@/core/safety/holdable";
 import { HELD_WORDS } from "@/words/held";
 import { Problem } from "../fields/Problem";
 import { usePost } from "../state/use-post";

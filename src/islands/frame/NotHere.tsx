@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { JobView } from "@/core/job/log/view";
-import type { Holdable } from "@/core/safety/bench-state";
+import type { Holdable } from "@/core/safety/holdable";
 import { Field } from "../fields/Field";
 
 interface NotHereProps {

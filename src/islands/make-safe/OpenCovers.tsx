@@ -4,7 +4,7 @@ import { openedAccess } from "@/core/job/opened-access";
 import { COVER_NEED } from "@/core/job/reassembly/touched";
 import type { Access } from "@/core/knowledge/types";
 import type { BenchGap } from "@/core/safety/bench-gaps";
-import { isHoldable } from "@/core/safety/hazards";
+import { isHoldable } from "@/core/safety/holdable";
 import type { Shop } from "@/core/shop/shop";
 import { BENCH_GAP_WORDS } from "@/words/gaps";
 import { Choices } from "../fields/Choices";
