@@ -6,7 +6,7 @@ import { $job } from "@/islands/state/job";
 import { $watches } from "@/islands/state/watch";
 import { formFrom } from "@/islands/take-in/form";
 import { TagScreen } from "@/islands/take-in/TagScreen";
-import { NewJobScreen } from "@/islands/take-in/TakeInScreen";
+import { NewJobScreen, TakeInScreen } from "@/islands/take-in/TakeInScreen";
 import { check, type Line, OUT } from "../core/job/entries";
 import { jobOf, payloads, posted, SHOP } from "./job-fixture";
 
@@ -63,6 +63,19 @@ describe("at the door", () => {
     });
     expect(same.history).toBe("Stood in the damp. Job 118 here.");
     expect(formFrom(job, "twin", "EUR")).toMatchObject({ history: "", family: "universal" });
+  });
+
+  it("a hazard of the machine as it was kept is taken back with a reason, also from a draft that a reload brought back", () => {
+    const job = jobOf("capacitor-start", [], { machine: "Hedge trimmer", hazards: ["springs"] });
+    const label = /^Before, it had .*springs under load.*: why has it none now\?$/;
+    const { unmount } = render(<TakeInScreen job={job} ownerName="" ownerContact="" shop={SHOP} />);
+    expect(screen.queryByLabelText(label)).toBeNull();
+    tap(/^What else can hurt/);
+    fireEvent.click(screen.getByLabelText("Springs under load"));
+    expect(screen.getByLabelText(label)).toBeTruthy();
+    unmount();
+    render(<TakeInScreen job={job} ownerName="" ownerContact="" shop={SHOP} />);
+    expect(screen.getByLabelText(label)).toBeTruthy();
   });
 
   it("what is plainly seen is kept with what is taken in, as a look and a decision, never as mended", async () => {

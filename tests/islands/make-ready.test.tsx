@@ -105,6 +105,23 @@ describe("a move that the machine is not ready for", () => {
     else expect(screen.getByRole("button", { name: "Plugged in, hands off: green socket" })).toBeTruthy();
   });
 
+  it("a name that is not known: each question is one tap that is kept with the machine, and only then the next gate", async () => {
+    const bodies = show("turn-shaft", [["bench-state", OUT]], { hasNone: ["blades-or-rollers"] });
+    expect(way()).toContain("“Apple press” is no machine that is known here");
+    expect(screen.queryByRole("group", { name: "Blades or rollers?" })).toBeNull();
+    fireEvent.click(screen.getByRole("button", { name: "Heat, or pressure? Pressure" }));
+    await vi.waitFor(() => expect(payloads(bodies, "taken-in")).toHaveLength(1));
+    expect(payloads(bodies, "taken-in")[0]).toMatchObject({
+      hazards: ["pressure"],
+      hasNone: ["blades-or-rollers"],
+    });
+    fireEvent.click(screen.getByRole("button", { name: "A spring under load, or a lifted weight? Neither" }));
+    await vi.waitFor(() => expect(payloads(bodies, "taken-in")).toHaveLength(2));
+    expect(payloads(bodies, "taken-in")[1]).toMatchObject({
+      hasNone: ["blades-or-rollers", "springs-or-weight"],
+    });
+  });
+
   it("what was done all the same is written down as what it was", async () => {
     const bodies = show("switch-on", []);
     fireEvent.click(screen.getByRole("button", { name: "It was done already: write it down" }));

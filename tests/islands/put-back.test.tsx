@@ -4,7 +4,7 @@ import { EMPTY_REFITTED_FACTS, EMPTY_REMOVED_FACTS } from "@/core/job/log/empty-
 import type { Removed } from "@/core/job/log/entry";
 import { PutBackScreen } from "@/islands/put-back/PutBackScreen";
 import { $job } from "@/islands/state/job";
-import type { Line } from "../core/job/entries";
+import { type Line, mended } from "../core/job/entries";
 import { KNOWLEDGE } from "../core/shop-context";
 import { jobOf, payloads, posted, SHOP } from "./job-fixture";
 
@@ -16,18 +16,7 @@ const back = (line: number, count: number | null = null): Line => [
   "refitted",
   { ...EMPTY_REFITTED_FACTS, line, how: "back", count },
 ];
-const FITTED: Line = [
-  "intervention",
-  {
-    repair: "",
-    label: "Bearing pair fitted",
-    faultIds: [],
-    success: 0.9,
-    seen: null,
-    part: "none",
-    taken: "afterwards",
-  },
-];
+const FITTED: Line = mended({ label: "Bearing pair fitted" });
 const PICTURE: Line = [
   "picture",
   { sha256: "a".repeat(64), of: "inside", width: 400, height: 300, words: "" },

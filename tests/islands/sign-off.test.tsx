@@ -13,7 +13,7 @@ import { SheetScreen } from "@/islands/sign-off/SheetScreen";
 import { SignOffScreen } from "@/islands/sign-off/SignOffScreen";
 import { $job } from "@/islands/state/job";
 import { letterOf } from "@/letter/letter";
-import { check, type Line, OUT, ran } from "../core/job/entries";
+import { check, type Line, mended, OUT, ran } from "../core/job/entries";
 import { KNOWLEDGE } from "../core/shop-context";
 import { jobOf, payloads, posted, SHOP } from "./job-fixture";
 
@@ -21,18 +21,7 @@ const COLD: Line = [
   "complaint",
   { signs: ["hum"], circumstance: "cold", afterMinutes: null, words: "Hums." },
 ];
-const FITTED: Line = [
-  "intervention",
-  {
-    repair: "",
-    label: "Capacitor fitted",
-    faultIds: [],
-    success: 0.9,
-    seen: null,
-    part: "none",
-    taken: "afterwards",
-  },
-];
+const FITTED: Line = mended();
 const TESTS: readonly Line[] = ["look-and-cord", "earth-continuity", "insulation"].map((id) => [
   "reading",
   check(id),
@@ -144,15 +133,28 @@ describe("the run", () => {
     show(FITTED, ...TESTS);
     expect(screen.queryByRole("group", { name: asked })).toBeNull();
     cleanup();
-    const motor: Line = [FITTED[0], { ...FITTED[1], repair: "fit-motor" }] as Line;
+    const motor = mended({ repair: "fit-motor" });
     const { bodies } = show(motor, ...TESTS);
     const form = part("Run it as the complaint comes");
     fireEvent.click(form.getByLabelText("Cold"));
     fireEvent.change(form.getByLabelText("For how many minutes"), { target: { value: "2" } });
+    expect(form.queryByText(/from the switch to standing still/)).toBeNull();
     fireEvent.click(form.getByLabelText("The wrong way"));
     fireEvent.click(form.getByRole("button", { name: "The complaint is gone" }));
     await vi.waitFor(() => expect(payloads(bodies, "acceptance-run")).toHaveLength(1));
     expect(payloads(bodies, "acceptance-run")[0]).toMatchObject({ turns: "wrong" });
+  });
+
+  it("asks for the stop of a brake that was worked on, with the limit of its kind and who says so", () => {
+    const job = jobOf("universal", [COLD, ["bench-state", OUT], mended({ repair: "fit-motor" }), ...TESTS], {
+      machine: "Hedge trimmer",
+    });
+    render(<SignOffScreen job={job} shop={SHOP} />);
+    const form = part("Run it as the complaint comes");
+    expect(form.getByLabelText("Stop time now")).toBeTruthy();
+    expect(
+      form.getByText(/^At most 1 s from the switch to standing still \(iec-62841-1, recalled/),
+    ).toBeTruthy();
   });
 
   it("tells as it is typed how much of a run counts: no more than power was on", () => {

@@ -8,7 +8,7 @@ import { SignOffScreen } from "@/islands/sign-off/SignOffScreen";
 import { $job } from "@/islands/state/job";
 import { TagScreen } from "@/islands/take-in/TagScreen";
 import { letterOf } from "@/letter/letter";
-import { check, type Line, OUT, ran } from "../core/job/entries";
+import { check, type Line, mended, OUT, ran } from "../core/job/entries";
 import { KNOWLEDGE } from "../core/shop-context";
 import { jobOf, SHOP } from "./job-fixture";
 
@@ -19,18 +19,7 @@ const signed = (word: Payloads["signed-off"]["word"]): Line => [
 const REPAIRED: readonly Line[] = [
   ["complaint", { signs: ["hum"], circumstance: "cold", afterMinutes: null, words: "Hums." }],
   ["bench-state", OUT],
-  [
-    "intervention",
-    {
-      repair: "",
-      label: "Capacitor fitted",
-      faultIds: [],
-      success: 0.9,
-      seen: null,
-      part: "none",
-      taken: "afterwards",
-    },
-  ],
+  mended(),
   ...["look-and-cord", "earth-continuity", "insulation"].map((id): Line => ["reading", check(id)]),
   ran({ circumstance: "cold", minutes: 10 }),
   signed("repaired"),

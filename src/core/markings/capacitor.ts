@@ -13,6 +13,7 @@ import {
   type UnderstoodPart,
   type Values,
 } from "./capacitance";
+import { DIRECT_VOLTS } from "./direct-volts";
 
 export type CapacitorRole = "start" | "run" | "not-known";
 
@@ -120,7 +121,7 @@ function takeVoltsByClass(draft: Draft): CapacitorMark["byClass"] {
 
 /** Volts that are printed as direct ones: they are no rating for the mains, and are never taken for one. */
 function takeVoltsDc(draft: Draft): number | undefined {
-  const found = take(draft, /(\d{2,5})\s*(?:w?v(?:olts?)?\s*d\.?c\.?|w?vdc|v\s*[=⎓])(?![a-z])/i);
+  const found = take(draft, DIRECT_VOLTS);
   if (!found) return undefined;
   note(draft, found[0], "voltage", `${num(found[1])} V DC, no rating for the mains`);
   return num(found[1]);

@@ -1,4 +1,5 @@
-const DIRECT = /\d\s?(?:w?v(?:olts?)?\s?d\.?c|w?vdc|v\s?[=⎓])/i;
+/** Volts that are printed as direct ones. */
+export const DIRECT_VOLTS = /(\d{2,5})\s*(?:w?v(?:olts?)?\s*d\.?c\.?|w?vdc|v\s*[=⎓])(?![a-z])/i;
 const ALTERNATING = /\d\s?(?:w?v(?:olts?)?\s?a\.?c|w?vac|v\s?[~∼])/i;
 
 /**
@@ -7,5 +8,5 @@ const ALTERNATING = /\d\s?(?:w?v(?:olts?)?\s?a\.?c|w?vac|v\s?[~∼])/i;
  */
 export const printsDirectAlone = (mark: string): boolean => {
   const text = mark.replace(/\s+/g, " ");
-  return DIRECT.test(text) && !ALTERNATING.test(text);
+  return DIRECT_VOLTS.test(text) && !ALTERNATING.test(text);
 };

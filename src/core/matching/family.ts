@@ -1,3 +1,4 @@
+import type { ResolvedLimit } from "../knowledge/types";
 import type { Drawing } from "./drawing";
 import type { JobFacts } from "./facts";
 import type { Attributes, Part, Value } from "./part";
@@ -54,6 +55,8 @@ export interface AttributeSpec {
   readonly isHard: boolean | "when-known";
   /** Whether its rejection is one of safety: no school and no setting lets it pass. */
   readonly isSafety?: true;
+  /** Whether it is a rating for the mains: what is printed as direct is none. */
+  readonly isAlternating?: true;
   /** Whether it is asked of the machine and weighs on the rest: no part states it, and none is judged by it. */
   readonly isOfMachine?: true;
   /** Whether the old part may have drifted: what it measures is not what it was made for. */
@@ -92,6 +95,9 @@ export interface Reserve {
   readonly keeps: boolean;
   readonly said: string;
 }
+
+/** A row of the limits as it holds in this shop, and whether somebody checked it. */
+export type Row = Pick<ResolvedLimit, "value" | "reviewed">;
 
 /** What is known of an attribute, and from where. */
 export interface Known {
@@ -162,7 +168,7 @@ export interface Family {
   reserves?(
     known: Readonly<Record<string, Known>>,
     facts: JobFacts,
-    amountOf: (row: string) => number,
+    rowOf: (row: string) => Row,
   ): readonly Reserve[];
   /** Parts on real standard series, made up in price only. */
   series(): Iterable<Listed>;

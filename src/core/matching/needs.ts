@@ -50,6 +50,16 @@ function strictest(
   return others.reduce((most, one) => (isStricter(spec, one.value, most.value, context) ? one : most), first);
 }
 
+/** One attribute with all that is known of it. */
+interface Asked {
+  readonly id: string;
+  readonly spec: AttributeSpec;
+  readonly sources: readonly Source[];
+  /** The source that was taken. */
+  readonly settled: From | undefined;
+  readonly context: MatchContext;
+}
+
 interface Settled {
   readonly needed: Needed;
   readonly conflict?: Conflict;
@@ -82,13 +92,7 @@ const unsettled = (
  * nothing is printed, or where it asks for more. What is typed and asks for less, or for something else, is a contradiction: the
  * print is taken, or read and written anew, never what was typed.
  */
-function ofSafety(
-  id: string,
-  spec: AttributeSpec,
-  sources: readonly Source[],
-  settled: From | undefined,
-  context: MatchContext,
-): Settled {
+function ofSafety({ id, spec, sources, settled, context }: Asked): Settled {
   const sorted = bySurety(sources);
   const printed = sorted.filter(({ from }) => PRINTED.has(from));
   const [pool, typed] =
@@ -124,13 +128,7 @@ function leftAfter(sources: readonly Source[], settled: From | undefined): reado
 }
 
 /** Any other attribute: the surest source counts, and one that measures goes before a stamp. */
-function ofFit(
-  id: string,
-  spec: AttributeSpec,
-  sources: readonly Source[],
-  settled: From | undefined,
-  context: MatchContext,
-): Settled {
+function ofFit({ id, spec, sources, settled, context }: Asked): Settled {
   const [first, ...others] = bySurety(leftAfter(sources, settled));
   if (!first) return { needed: nothing(id) };
   const differing = others.filter((one) => !agree(spec, first.value, one.value, context));
@@ -161,7 +159,7 @@ export function requirementOf(
   }
   const all = Object.entries(family.attributes).map(([id, spec]) => {
     const own = sources.filter(({ attribute }) => attribute === id);
-    return (spec.isSafety ? ofSafety : ofFit)(id, spec, own, settled[id], context);
+    return (spec.isSafety ? ofSafety : ofFit)({ id, spec, sources: own, settled: settled[id], context });
   });
   return {
     family: family.id,

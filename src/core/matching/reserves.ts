@@ -24,8 +24,7 @@ export function reserved(
   const known: Readonly<Record<string, Known>> = Object.fromEntries(
     requirement.needed.map(({ id, value, from }) => [id, { value, from }]),
   );
-  const amountOf = (row: string): number => limitOf(limits, row).value;
-  const reserves = family.reserves?.(known, facts, amountOf) ?? [];
+  const reserves = family.reserves?.(known, facts, (row) => limitOf(limits, row)) ?? [];
   const keeps = new Map(
     reserves.flatMap((one): [string, Reserve][] => (one.keeps ? [[one.attribute, one]] : [])),
   );

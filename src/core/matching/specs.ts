@@ -46,6 +46,12 @@ export const rating = (
   ...more,
 });
 
+/** Volts for the mains: what is printed as direct is no such rating. */
+export const voltsAc = (found: Found): AttributeSpec => ({
+  ...rating("Volts AC", "V", found),
+  isAlternating: true,
+});
+
 /** A figure that is never more; less by up to `slack` fits with a note. */
 export const ceiling = (
   label: string,

@@ -1,7 +1,7 @@
 import type { JobView } from "@/core/job/log/view";
 import type { Stage } from "@/core/job/stages";
 import { KIND_QUESTIONS, type KindQuestion } from "@/core/safety/kind-questions";
-import { KIND_ANSWER_WORDS, KIND_QUESTION_WORDS } from "@/words/kind-questions";
+import { KindAnswers } from "../fields/KindAnswers";
 import { Problem } from "../fields/Problem";
 import { saidAgain } from "../state/said-again";
 import { usePost } from "../state/use-post";
@@ -29,32 +29,12 @@ export function KindQuestions({ job, stage, onSettled }: QuestionsProps) {
   return (
     <div className="grid gap-3">
       <p>“{takenIn.machine}” is no machine that is known here by its name. Has it:</p>
-      {open.map((question) => (
-        <fieldset key={question.id} className="flex flex-wrap items-center gap-3">
-          <legend className="font-semibold">{KIND_QUESTION_WORDS[question.id]}</legend>
-          {question.hazards.map((hazard) => (
-            <button
-              key={hazard}
-              type="button"
-              className="btn btn-outline btn-bench"
-              disabled={isBusy}
-              aria-label={`${KIND_QUESTION_WORDS[question.id]} ${KIND_ANSWER_WORDS.get(hazard)}`}
-              onClick={() => void say(question, hazard)}
-            >
-              {KIND_ANSWER_WORDS.get(hazard)}
-            </button>
-          ))}
-          <button
-            type="button"
-            className="btn btn-outline btn-bench"
-            disabled={isBusy}
-            aria-label={`${KIND_QUESTION_WORDS[question.id]} ${question.hazards.length > 1 ? "Neither" : "None"}`}
-            onClick={() => void say(question, undefined)}
-          >
-            {question.hazards.length > 1 ? "Neither" : "None"}
-          </button>
-        </fieldset>
-      ))}
+      <KindAnswers
+        questions={open}
+        isBusy={isBusy}
+        isLarge
+        onSay={(question, hazard) => void say(question, hazard)}
+      />
       <Problem text={problem} />
     </div>
   );

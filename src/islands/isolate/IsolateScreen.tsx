@@ -26,7 +26,7 @@ import { StopCard } from "./StopCard";
 import { StopCall, Suspects } from "./Suspects";
 import { useOwnMove } from "./use-own-move";
 import { WhileOpen } from "./WhileOpen";
-import { isWithheld, ReadBefore } from "./Withheld";
+import { ReadBefore, withheldOf } from "./Withheld";
 
 interface ReadyProps {
   readonly screen: JobScreen;
@@ -196,7 +196,7 @@ function Ready({ screen, shop, isolation, knowledge, isSettled }: ReadyProps) {
     ({ id }) =>
       (station === undefined || near.has(id)) && !isolation.moves.some(({ moveId }) => moveId === id),
   );
-  const kept = free.filter((one) => isWithheld(one, screen));
+  const kept = withheldOf(free, screen);
   const isListed = (id: string): boolean => !kept.some((one) => one.id === id);
   // One that was answered meanwhile is not on offer any more.
   const ownMove = free.find(({ id }) => id === own);

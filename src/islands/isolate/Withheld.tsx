@@ -5,12 +5,14 @@ import type { JobScreen } from "../frame/use-job-screen";
 /** What keeps power off whatever else is made ready: until it is closed nothing live is on offer. */
 const KEEPS_OFF: ReadonlySet<LiveGap> = new Set<LiveGap>(["stop", "scope", "air", "danger", "look-inside"]);
 
-/** Whether a move needs power that is withheld. */
-export function isWithheld(
-  { power }: Pick<Move, "power">,
+/** Moves that need power which is withheld; what each use of power lacks is asked once. */
+export function withheldOf(
+  moves: readonly Move[],
   { liveGaps }: Pick<JobScreen, "liveGaps">,
-): boolean {
-  return power !== "off" && liveGaps(power).some((gap) => KEEPS_OFF.has(gap));
+): readonly Move[] {
+  const uses = [...new Set(moves.map(({ power }) => power))];
+  const off = uses.filter((power) => power !== "off" && liveGaps(power).some((gap) => KEEPS_OFF.has(gap)));
+  return moves.filter(({ power }) => off.includes(power));
 }
 
 interface WithheldProps {

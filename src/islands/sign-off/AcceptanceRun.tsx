@@ -204,7 +204,7 @@ export function AcceptanceRun({ screen, shop }: RunProps) {
         {input("words", "What was seen and heard")}
       </div>
       <WarmRun job={job} draft={draft} />
-      <RunFigures draft={draft} set={set} />
+      <RunFigures job={job} limits={shop.limits} draft={draft} set={set} />
       <WhichWay job={job} turns={draft.turns} onSay={(turns) => set({ turns })} />
       <Lacking job={job} draft={draft} shop={shop} />
       {gaps.length === 0 ? <RunClock job={job} minutes={runOf(draft).minutes} now={screen.now} /> : null}

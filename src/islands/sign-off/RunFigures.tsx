@@ -1,14 +1,35 @@
+import type { JobView } from "@/core/job/log/view";
+import type { Limits, ResolvedLimit } from "@/core/knowledge/types";
+import { formatText } from "@/core/quantity/format";
+import { openDangers } from "@/core/safety/dangers/danger";
+import { ANY_STOP, STOP_TIMED } from "@/core/safety/stop-time";
 import { FIGURES, type FigureId, type RunDraft } from "./run-draft";
 
 interface FiguresProps {
+  readonly job: Pick<JobView, "machine" | "live">;
+  readonly limits: Limits;
   readonly draft: RunDraft;
   set(change: Partial<RunDraft>): void;
 }
 
+/** How soon a machine of its kind stands still after the switch is off, and who says so. */
+function StopLimit({ limit }: { readonly limit: ResolvedLimit | undefined }) {
+  if (!limit) return null;
+  return (
+    <p className="col-span-full text-soft">
+      At most {formatText(limit.value, limit.unit)} from the switch to standing still ({limit.source}
+      {limit.reviewed ? "" : ", recalled, not checked"})
+      {limit.id === ANY_STOP ? ", where it has a brake" : ""}.
+    </p>
+  );
+}
+
 /** Pairs before and after the repair; a figure that was not taken is left out, never guessed. */
-export function RunFigures({ draft, set }: FiguresProps) {
-  const chosen = FIGURES.filter(({ id }) => draft.figures[id] !== undefined);
-  const rest = FIGURES.filter(({ id }) => draft.figures[id] === undefined);
+export function RunFigures({ job, limits, draft, set }: FiguresProps) {
+  const isStopOwed = openDangers(job.live.dangers).some(({ test }) => test === STOP_TIMED);
+  const isShown = (id: FigureId): boolean => draft.figures[id] !== undefined || (id === "time" && isStopOwed);
+  const chosen = FIGURES.filter(({ id }) => isShown(id));
+  const rest = FIGURES.filter(({ id }) => !isShown(id));
   const change = (id: FigureId, side: "before" | "after", text: string): void => {
     const pair = draft.figures[id] ?? { before: "", after: "" };
     set({ figures: { ...draft.figures, [id]: { ...pair, [side]: text } } });
@@ -31,6 +52,7 @@ export function RunFigures({ draft, set }: FiguresProps) {
               onChange={(event) => change(id, side, event.target.value)}
             />
           ))}
+          {id === "time" ? <StopLimit limit={limits[job.machine.stop]} /> : null}
         </div>
       ))}
       <div className="flex flex-wrap gap-2">

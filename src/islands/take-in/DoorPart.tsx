@@ -5,8 +5,8 @@ import { recallsFor } from "@/core/job/door/recall";
 import { openQuestions } from "@/core/safety/kind-questions";
 import type { Shop } from "@/core/shop/shop";
 import { inSentence } from "@/words/in-sentence";
-import { KIND_ANSWER_WORDS, KIND_QUESTION_WORDS } from "@/words/kind-questions";
 import { Choices } from "../fields/Choices";
+import { KindAnswers } from "../fields/KindAnswers";
 import type { TakeInForm as Form } from "./form";
 import { Text } from "./Text";
 
@@ -21,13 +21,13 @@ const RECALL: readonly { readonly value: Form["recall"]; readonly label: string 
   { value: "recalled", label: "It is recalled" },
 ];
 
+/** The machine as it was kept, on this visit or the one before; null for one that was not here. */
+export type Before = { readonly machine: string; readonly hazards: readonly string[] } | null;
+
 /** What was said or known of it before and is not any more is taken back with a reason. */
-export function WhyWithout({ form, shop }: DoorProps) {
+export function WhyWithout({ form, shop, before }: DoorProps & { readonly before: Before }) {
   const [machine, hazards] = form.watch(["machine", "hazards"]);
-  const { machine: name = "", hazards: said = [], from } = form.formState.defaultValues ?? {};
-  if (name === "" || from?.as === "twin") return null;
-  const before = { machine: name, hazards: said.flatMap((id) => id ?? []) };
-  const lost = hazardsLost(before, { machine, hazards }, shop.archetypes);
+  const lost = before ? hazardsLost(before, { machine, hazards }, shop.archetypes) : [];
   if (lost.length === 0) return null;
   const named = shop.hazards.filter(({ id }) => lost.includes(id)).map(({ label }) => inSentence(label));
   return (
@@ -44,30 +44,14 @@ export function UnknownName({ form, shop }: DoorProps) {
   return (
     <div className="grid gap-2">
       <p className="text-soft">This name is not known here. Has it:</p>
-      {open.map(({ id, hazards: named }) => (
-        <div key={id} className="flex flex-wrap items-center gap-2">
-          <b>{KIND_QUESTION_WORDS[id]}</b>
-          {named.map((hazard) => (
-            <button
-              key={hazard}
-              type="button"
-              className="btn btn-outline"
-              aria-label={`${KIND_QUESTION_WORDS[id]} ${KIND_ANSWER_WORDS.get(hazard)}`}
-              onClick={() => form.setValue("hazards", [...hazards, hazard], { shouldDirty: true })}
-            >
-              {KIND_ANSWER_WORDS.get(hazard)}
-            </button>
-          ))}
-          <button
-            type="button"
-            className="btn btn-outline"
-            aria-label={`${KIND_QUESTION_WORDS[id]} ${named.length > 1 ? "Neither" : "None"}`}
-            onClick={() => form.setValue("hasNone", [...hasNone, id], { shouldDirty: true })}
-          >
-            {named.length > 1 ? "Neither" : "None"}
-          </button>
-        </div>
-      ))}
+      <KindAnswers
+        questions={open}
+        onSay={({ id }, hazard) =>
+          hazard === undefined
+            ? form.setValue("hasNone", [...hasNone, id], { shouldDirty: true })
+            : form.setValue("hazards", [...hazards, hazard], { shouldDirty: true })
+        }
+      />
     </div>
   );
 }

@@ -6,12 +6,13 @@ import { inSentence } from "@/words/in-sentence";
 import { Choices } from "../fields/Choices";
 import { Field } from "../fields/Field";
 import { Fold } from "../fields/Fold";
-import { HazardPart, UnknownName, WhyWithout } from "./DoorPart";
+import { type Before, HazardPart, UnknownName, WhyWithout } from "./DoorPart";
 import type { TakeInForm as Form } from "./form";
 
 interface PartProps {
   readonly form: UseFormReturn<Form>;
   readonly shop: Shop;
+  readonly before: Before;
 }
 
 const CLASSES: readonly { readonly value: Form["protectionClass"]; readonly label: string }[] = [
@@ -34,7 +35,7 @@ const HEATERS: readonly { readonly value: Form["heater"]; readonly label: string
   { value: "not-known", label: "Not known" },
 ];
 
-export function KindPart({ form, shop }: PartProps) {
+export function KindPart({ form, shop, before }: PartProps) {
   const family = shop.families.find(({ id }) => id === form.watch("family"));
   const kind = kindByName(form.watch("machine"), shop.archetypes);
   const usual = family?.id === NOT_KNOWN ? shop.families.find(({ id }) => id === kind?.family) : undefined;
@@ -90,7 +91,7 @@ export function KindPart({ form, shop }: PartProps) {
         onChoose={(value) => form.setValue("heater", value, { shouldDirty: true })}
       />
       <UnknownName form={form} shop={shop} />
-      <WhyWithout form={form} shop={shop} />
+      <WhyWithout form={form} shop={shop} before={before} />
       <Fold title="What else can hurt" holds={hurts} isOpenOnDesk>
         <HazardPart form={form} shop={shop} />
       </Fold>

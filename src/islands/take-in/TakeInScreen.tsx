@@ -30,6 +30,8 @@ interface SheetProps {
 function TakeInSheet({ screen, ownerName, shop, begun, plate }: SheetProps) {
   const job = screen?.job;
   const { form, keep, problem, kept } = useTakeIn(job, ownerName, shop, { begun, plate });
+  // As it was kept, not as a draft has it: what is taken back is held against that.
+  const before = job?.takenIn ?? (begun?.form.from?.as === "same" ? begun.form : null);
   const { isSubmitting } = form.formState;
   const isBack = (job?.reopened?.seq ?? 0) > (job?.complaint?.seq ?? 0);
   // What it does now is asked even where nothing of it changed.
@@ -41,7 +43,7 @@ function TakeInSheet({ screen, ownerName, shop, begun, plate }: SheetProps) {
         <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-6">
           <MachinePart form={form} shop={shop} isNew={!job} />
           <PlatePart form={form} shop={shop} isNew={!job} />
-          <KindPart form={form} shop={shop} />
+          <KindPart form={form} shop={shop} before={before} />
         </div>
       </div>
       <div className="sticky bottom-0 z-20 -mx-1 mt-4 flex flex-wrap items-center gap-x-2 gap-y-2 border-rule border-t bg-paper px-1 py-2 md:gap-x-4">

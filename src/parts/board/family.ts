@@ -2,7 +2,7 @@ import { follows, fromPlate } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { compareNumbers, MAKERS_NUMBER } from "@/core/matching/makers-number";
 import type { Value } from "@/core/matching/part";
-import { choice, count, rating } from "@/core/matching/specs";
+import { choice, count, rating, voltsAc } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { boards } from "./series";
 
@@ -22,7 +22,7 @@ export const family: Family = {
       { how: "What it does.", minutes: 1 },
     ),
     amps: rating("Amps", "A", { how: "Plate amps of the machine.", minutes: 1 }),
-    volts: rating("Volts AC", "V", { how: "Read it.", minutes: 0.5 }),
+    volts: voltsAc({ how: "Read it.", minutes: 0.5 }),
     leads: count("Leads", { how: "Count.", minutes: 0.5 }),
     feedback: choice(
       "Speed sensor",

@@ -12,7 +12,7 @@ const CARRIES = [
   [2.5e-6, 25],
   [4e-6, 32],
 ] as const;
-const MOST_AMPS = 32;
+const MOST_AMPS = Math.max(...CARRIES.map(([, most]) => most));
 
 /** The least section for the amps of a plate, square metres; undefined above all of the table. */
 export const sectionFor = (amps: number): number | undefined => CARRIES.find(([, most]) => amps <= most)?.[0];

@@ -1,6 +1,6 @@
 import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
-import { choice, rating } from "@/core/matching/specs";
+import { choice, voltsAc } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { readDual } from "./mark";
 import { dualCapacitors } from "./series";
@@ -30,7 +30,7 @@ export const family: Family = {
   attributes: {
     larger: value("Larger section"),
     smaller: value("Smaller section"),
-    volts: rating("Volts AC", "V", MARK),
+    volts: voltsAc(MARK),
     shape: choice(
       "Case",
       { round: "round", oval: "oval" },

@@ -1,6 +1,6 @@
 import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
-import { choice, rating } from "@/core/matching/specs";
+import { choice, rating, voltsAc } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { holders } from "./series";
 
@@ -21,7 +21,7 @@ export const family: Family = {
       { how: "Look.", minutes: 0.5 },
     ),
     amps: rating("Amps", "A", { how: "At least the fuse's own.", minutes: 0.5 }),
-    volts: rating("Volts AC", "V", { how: "Read it.", minutes: 0.5 }),
+    volts: voltsAc({ how: "Read it.", minutes: 0.5 }),
     insulated: choice(
       "Touch",
       { yes: "shrouded", no: "open clips" },

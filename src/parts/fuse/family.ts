@@ -1,13 +1,13 @@
 import { follows } from "@/core/matching/facts";
-import type { Family, Reserve } from "@/core/matching/family";
-import { choice, rating } from "@/core/matching/specs";
+import type { Family, Reserve, Row } from "@/core/matching/family";
+import { choice, rating, voltsAc } from "@/core/matching/specs";
 import { denoise } from "@/core/quantity/decimal";
 import { formatText } from "@/core/quantity/format";
 import { drawing } from "./drawing";
 import { FAMILIES_OF_RATING, readFuse } from "./mark";
 import { fuses } from "./series";
 
-/** Amps of the fuse in a plug by the least section of its cord, square metres. Source: iec-60335-1, recalled. */
+/** Amps of the fuse in a plug by the least section of its cord, square metres. Recalled from the trade, not checked. */
 const PLUG_AMPS = [
   [1.25e-6, 13],
   [0.75e-6, 5],
@@ -32,16 +32,16 @@ function inPlug({ amps }: Told, section: number | undefined): Reserve[] {
 }
 
 /** Without a mark that can be read a fuse is held against the plate: allowed up to a share of its amps, never worked out from it. */
-function byPlate({ amps, isMarked }: Told, plate: number | undefined, share: number): Reserve[] {
+function byPlate({ amps, isMarked }: Told, plate: number | undefined, share: Row): Reserve[] {
   if (isMarked) return [];
   const own = formatText(amps, "A", 3);
   if (plate === undefined)
     return keep(`${own} was typed: write what stands on its cap above, or read the amps on the plate.`);
-  const most = denoise(plate * share);
-  const told = formatText(most, "A", 3);
+  const most = denoise(plate * share.value);
+  const told = `${formatText(most, "A", 3)} (${share.value} times its amps${share.reviewed ? "" : ", recalled"})`;
   return amps > most
     ? keep(`${own} is more than the plate allows, ${told}: write what stands on the cap above.`)
-    : say(`Its mark was not read: ${own} goes by the plate alone, which allows ${told} at most.`);
+    : say(`Its mark was not read: ${own} goes by the plate alone, which allows ${told}.`);
 }
 
 const CAP = { how: "Read the end caps, with a glass.", minutes: 1 };
@@ -75,7 +75,7 @@ export const family: Family = {
       { how: "H, E or L on the cap; sand or ceramic is high, clear glass is low.", minutes: 1 },
       { rule: { kind: "order", from: ["high", "enhanced", "low"] }, isSafety: true },
     ),
-    volts: rating("Volts AC", "V", CAP),
+    volts: voltsAc(CAP),
     cord: {
       ...rating("Section of the cord it guards", "m²", {
         how: "Only for a fuse in a plug: read the print on the sheath.",
@@ -105,7 +105,7 @@ export const family: Family = {
   readMark: readFuse,
   fromJob: ({ plate, mains }) => [follows("volts", plate.volts ?? mains.volts, "what feeds it")],
   used: { never: "A fuse that has carried a stall is thinner than it reads: always a new one." },
-  reserves: ({ amps, speed, body, cord }, { plate }, amountOf) => {
+  reserves: ({ amps, speed, body, cord }, { plate }, rowOf) => {
     if (typeof amps?.value !== "number") return [];
     const told = { amps: amps.value, isMarked: amps.from === "marked" };
     return body?.value === "plug-top"
@@ -113,7 +113,7 @@ export const family: Family = {
       : byPlate(
           told,
           plate.amps,
-          amountOf(QUICK.has(String(speed?.value)) ? "fuse-plate-quick" : "fuse-plate-slow"),
+          rowOf(QUICK.has(String(speed?.value)) ? "fuse-plate-quick" : "fuse-plate-slow"),
         );
   },
   drawing,

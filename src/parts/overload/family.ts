@@ -1,7 +1,7 @@
 import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { MAKERS_NUMBER } from "@/core/matching/makers-number";
-import { choice, rating } from "@/core/matching/specs";
+import { choice, voltsAc } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { overloads } from "./series";
 
@@ -27,7 +27,7 @@ export const family: Family = {
       { how: "A button, or a click when cold.", minutes: 1 },
       { rule: { kind: "instead", notes: { self: { hand: "hand-for-self" } } }, isSafety: true },
     ),
-    volts: rating("Volts AC", "V", MARK),
+    volts: voltsAc(MARK),
     senses: choice(
       "Senses",
       { current: "current", "current-and-heat": "current and the motor's heat" },

@@ -2,7 +2,7 @@ import { follows, fromMark } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { SUBSTITUTION } from "@/core/matching/schools";
 import type { Source } from "@/core/matching/source";
-import { choice, rating, size } from "@/core/matching/specs";
+import { choice, size, voltsAc } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { isStartMark, readRunCapacitor } from "./mark";
 import { runCapacitors } from "./series";
@@ -55,7 +55,7 @@ export const family: Family = {
       wears: true,
       ...MARK,
     },
-    volts: rating("Volts AC", "V", MARK),
+    volts: voltsAc(MARK),
     life: choice("Life class", { A: "A, 30 000 h", B: "B, 10 000 h", C: "C, 3000 h", D: "D, 1000 h" }, MARK, {
       rule: { kind: "order", from: ["A", "B", "C", "D"] },
       isSafety: true,

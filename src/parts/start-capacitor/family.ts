@@ -1,6 +1,6 @@
 import { follows, fromMark } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
-import { choice, rating } from "@/core/matching/specs";
+import { choice, voltsAc } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { readStartCapacitor } from "./mark";
 import { startCapacitors } from "./series";
@@ -25,7 +25,7 @@ export const family: Family = {
       wears: true,
       ...MARK,
     },
-    volts: rating("Volts AC", "V", MARK),
+    volts: voltsAc(MARK),
     resistor: choice(
       "Bleed resistor",
       { yes: "fitted", no: "none" },

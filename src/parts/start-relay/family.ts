@@ -1,7 +1,7 @@
 import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { MAKERS_NUMBER } from "@/core/matching/makers-number";
-import { choice, equal, rating } from "@/core/matching/specs";
+import { choice, equal, rating, voltsAc } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { startRelays } from "./series";
 
@@ -35,7 +35,7 @@ export const family: Family = {
       { isHard: "when-known" },
     ),
     amps: rating("Most amps", "A", { how: "Read it.", minutes: 1 }),
-    volts: rating("Volts AC", "V", { how: "Read it.", minutes: 0.5 }),
+    volts: voltsAc({ how: "Read it.", minutes: 0.5 }),
     pins: choice(
       "Fits on",
       { "3": "three pins", "2": "two tabs", tabs: "flat tabs" },

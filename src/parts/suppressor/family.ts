@@ -1,6 +1,6 @@
 import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
-import { ceiling, choice, rating, size } from "@/core/matching/specs";
+import { ceiling, choice, size, voltsAc } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { suppressors } from "./series";
 
@@ -24,7 +24,7 @@ export const family: Family = {
       isSafety: true,
     }),
     capacitance: ceiling("Capacitance", "F", 50e-9, MARK, { isSafety: true }),
-    volts: rating("Volts AC", "V", MARK),
+    volts: voltsAc(MARK),
     pitch: size("Pitch of its legs", 0.6, { how: "Caliper.", minutes: 0.5 }, { isHard: false }),
   },
   never: [

@@ -1,7 +1,7 @@
 import { follows, fromPlate } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { MAKERS_NUMBER } from "@/core/matching/makers-number";
-import { choice, count, rating, size } from "@/core/matching/specs";
+import { choice, count, rating, size, voltsAc } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { switches } from "./series";
 
@@ -30,7 +30,7 @@ export const family: Family = {
       how: "The figure in brackets, or after M: 10(4) A is 4 A.",
       minutes: 1,
     }),
-    volts: rating("Volts AC", "V", MARK),
+    volts: voltsAc(MARK),
     cutout: size("Opening, length", 0.4, { how: "Caliper on the opening.", minutes: 1 }),
     seal: choice(
       "Against dust and wet",

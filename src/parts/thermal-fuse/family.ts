@@ -1,7 +1,7 @@
 import { follows } from "@/core/matching/facts";
 import type { Family } from "@/core/matching/family";
 import { MAKERS_NUMBER } from "@/core/matching/makers-number";
-import { ceiling, choice, rating } from "@/core/matching/specs";
+import { ceiling, choice, rating, voltsAc } from "@/core/matching/specs";
 import { drawing } from "./drawing";
 import { readThermalFuse } from "./mark";
 import { thermalFuses } from "./series";
@@ -40,7 +40,7 @@ export const family: Family = {
       { isSafety: true },
     ),
     amps: rating("Amps", "A", MARK),
-    volts: rating("Volts AC", "V", MARK),
+    volts: voltsAc(MARK),
     case: choice(
       "Case",
       { bare: "bare, metal", insulated: "in a sleeve of its own", disc: "disc on a tab" },

@@ -94,7 +94,7 @@ function againstMark(family: Family, sources: readonly Source[], limits: Limits)
 function directAlone(family: Family, { typed, marking }: Pick<Shelved, "typed" | "marking">): Issue[] {
   if (!printsDirectAlone(marking)) return [];
   return typed
-    .filter(({ attribute, of }) => family.attributes[attribute]?.label === "Volts AC" && of.trim() !== "")
+    .filter(({ attribute, of }) => family.attributes[attribute]?.isAlternating && of.trim() !== "")
     .map(({ attribute, of }) =>
       issue(
         `typed.${attribute}`,

@@ -72,6 +72,21 @@ export const check = (
   limitSource: null,
 });
 
+/** A repair that was done, of no fault that is named, unless it says otherwise. */
+export const mended = (change: Partial<Payloads["intervention"]> = {}): Line => [
+  "intervention",
+  {
+    repair: "",
+    label: "Capacitor fitted",
+    faultIds: [],
+    success: 0.9,
+    seen: null,
+    part: "none",
+    taken: "afterwards",
+    ...change,
+  },
+];
+
 /** A run that was clean, made now with its grant, unless it says otherwise. */
 export const ran = (change: Partial<AcceptanceRun> = {}): Line => [
   "acceptance-run",

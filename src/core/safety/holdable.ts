@@ -1,0 +1,8 @@
+/** What can move or let go by itself and has a gate of its own, in the order in which it is settled. */
+export const HOLDABLE = ["coasting", "springs", "lifted-load", "pressure", "belt", "blades"] as const;
+export type Holdable = (typeof HOLDABLE)[number];
+
+/** Whether something that can hurt, or stands in the way, is one of them. */
+export function isHoldable(id: string): id is Holdable {
+  return HOLDABLE.some((one) => one === id);
+}
