@@ -345,6 +345,14 @@ const CLOSERS: readonly Mutation[] = [
     '!isStruck && event.on === "repair"',
     'event.on === "repair"',
   ),
+  m("what was read before a strike is no answer to it", FOLD, "seq > danger.struckBy ?", "seq > 0 ?"),
+  m(
+    "a strike does not give a remedy back that a failed test took",
+    FOLD,
+    "if (danger.struckBy === 0 && !isTakenBack) return danger;",
+    "if (danger.struckBy === 0) return danger;",
+  ),
+  m("a run before a strike closes nothing", FOLD, " && seq > danger.remediedBy;", ";"),
   m("a finding explains only what it can do", FOLD, "if (!isReason) return danger;", ""),
   m(
     "a run made without its grant closes nothing",
@@ -361,8 +369,8 @@ const CLOSERS: readonly Mutation[] = [
   m(
     "a struck line keeps what it took away",
     STRIKES,
-    "isSlip(entry, strikeOf.get(seq), own) ? [] : own.flatMap(leftOf)",
-    "isSlip(entry, strikeOf.get(seq), own) ? [] : []",
+    "isSlip(entry, strike, own) ? [] : own.flatMap(leftOf)",
+    "isSlip(entry, strike, own) ? [] : []",
   ),
   m(
     "a shock, smoke, water or a trip is never a slip",

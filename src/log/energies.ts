@@ -1,5 +1,5 @@
 import type { Entry } from "@/core/job/log/entry";
-import { struckSeqs } from "@/core/job/log/lines";
+import { strikesOf } from "@/core/job/log/lines";
 import { isWithinSlip } from "@/core/job/log/strike-reasons";
 import type { Fault, Knowledge } from "@/core/knowledge/types";
 import { isNeverMistaken } from "@/core/safety/dangers/danger";
@@ -24,6 +24,8 @@ function leftOf(event: LineEvent): readonly LineEvent[] {
   switch (event.event) {
     case "checked":
       return event.verdict === "passed" ? [] : [event];
+    case "ran":
+      return event.isClean ? [] : [event];
     case "danger":
     case "worked":
     case "told":
@@ -42,8 +44,8 @@ function leftOf(event: LineEvent): readonly LineEvent[] {
 }
 
 /** Struck out at once, as slips are: as if it had never been, but for what cannot have been a slip. */
-function isSlip(entry: Entry, strike: Entry | undefined, own: readonly LineEvent[]): boolean {
-  if (!strike || !isWithinSlip(entry.at, strike.at)) return false;
+function isSlip(entry: Entry, strike: Entry, own: readonly LineEvent[]): boolean {
+  if (!isWithinSlip(entry.at, strike.at)) return false;
   return !own.some(
     (event) =>
       event.event === "stored-volts" ||
@@ -58,25 +60,23 @@ function isSlip(entry: Entry, strike: Entry | undefined, own: readonly LineEvent
  * known and nothing read counts.
  */
 export function energyLines(entries: readonly Entry[], context: EnergyContext): readonly EnergyLine[] {
-  const struck = struckSeqs(entries);
-  const strikeOf = new Map(
-    entries.flatMap((entry) => (entry.kind === "struck" ? [[entry.payload.seq, entry] as const] : [])),
-  );
+  const strikes = strikesOf(entries);
   const standing: Entry[] = [];
   const ownEvents = new Map<number, readonly LineEvent[]>();
   return entries.map((entry): EnergyLine => {
     const own = eventsOf(entry, context, standing);
     ownEvents.set(entry.seq, own);
-    if (!struck.has(entry.seq)) standing.push(entry);
+    if (!strikes.has(entry.seq)) standing.push(entry);
     const { seq, at } = entry;
     if (entry.kind === "struck" || entry.kind === "restored") {
       const undone = ownEvents.get(entry.payload.seq) ?? [];
-      return { seq, at, isStruck: false, events: tellsOfPower(undone) ? DOUBT : [] };
+      return { seq, at, struckBy: 0, events: tellsOfPower(undone) ? DOUBT : [] };
     }
+    const strike = strikes.get(seq);
     // A line nobody can read leaves its doubt, struck or not.
-    if (!struck.has(seq) || entry.kind === "unreadable") return { seq, at, isStruck: false, events: own };
-    const events = isSlip(entry, strikeOf.get(seq), own) ? [] : own.flatMap(leftOf);
-    return { seq, at, isStruck: true, events };
+    if (!strike || entry.kind === "unreadable") return { seq, at, struckBy: 0, events: own };
+    const events = isSlip(entry, strike, own) ? [] : own.flatMap(leftOf);
+    return { seq, at, struckBy: strike.seq, events };
   });
 }
 

@@ -115,9 +115,9 @@ function owedWords(test: string): string {
 }
 
 /** An open danger in one line, as it stands in a list: what it is, and what closes it. */
-export function dangerWords({ kind, isStruck, remediedBy, test }: Danger): string {
+export function dangerWords({ kind, struckBy, remediedBy, test }: Danger): string {
   const { what, how } = DANGER_WORDS[kind];
-  const struck = isStruck ? " Its line is struck out, not disproved." : "";
+  const struck = struckBy > 0 ? " Its line is struck out, not disproved." : "";
   return `${what}${struck} ${remediedBy > 0 && !isItsOwnRemedy(kind) ? owedWords(test) : how}`;
 }
 

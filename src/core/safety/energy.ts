@@ -15,8 +15,8 @@ export interface EnergyLine {
   readonly seq: number;
   /** UTC, ISO 8601. */
   readonly at: string;
-  /** Struck out: its events are those that a strike leaves. */
-  readonly isStruck: boolean;
+  /** Line that struck it out: its events are those that a strike leaves. 0 while it stands. */
+  readonly struckBy: number;
   readonly events: readonly LineEvent[];
 }
 
@@ -82,31 +82,30 @@ function step(
   limits: Limits,
 ): Energy {
   let { bench, live } = energy;
+  const isStruck = line.struckBy > 0;
   if (isProofEvent(event)) live = applyProofEvent(live, event, line.seq);
   let { dangers } = live;
   // Only what runs on has a brake whose stop could be timed.
   const isNoBrake = event.event === "danger" && event.kind === "brake" && !machine.runsOn;
   if (event.event === "ran") {
     const span = spanOf(live.runs, bench, line.seq, line.at);
-    live = { ...live, runs: [...live.runs, span] };
-    dangers = applyDangerEvent(dangers, counted(event, span, limits), line.seq, line.isStruck);
+    if (!isStruck) live = { ...live, runs: [...live.runs, span] };
+    dangers = applyDangerEvent(dangers, counted(event, span, limits), line.seq, line.struckBy);
   } else if (event.event === "stopped-in") {
     for (const one of stopSays(event.seconds, machine, limits))
-      if (one.event === "danger" || (event.isTest && !line.isStruck))
-        dangers = applyDangerEvent(dangers, one, line.seq, line.isStruck);
+      if (one.event === "danger" || (event.isTest && !isStruck))
+        dangers = applyDangerEvent(dangers, one, line.seq, line.struckBy);
   } else if (isDangerEvent(event) && !isNoBrake) {
-    dangers = applyDangerEvent(dangers, event, line.seq, line.isStruck);
+    dangers = applyDangerEvent(dangers, event, line.seq, line.struckBy);
   }
   if (isEnergyEvent(event)) {
     // Volts that were struck out close nothing, and stay a danger.
     for (const one of energyDangers(bench, event, limits))
-      if (!line.isStruck || one.event === "danger")
-        dangers = applyDangerEvent(dangers, one, line.seq, line.isStruck);
+      if (!isStruck || one.event === "danger")
+        dangers = applyDangerEvent(dangers, one, line.seq, line.struckBy);
     // Struck out, volts that were dead make nothing dead any more.
     const isWithdrawn =
-      line.isStruck &&
-      "volts" in event &&
-      Math.abs(event.volts) <= limitOf(limits, "safe-to-work-volts").value;
+      isStruck && "volts" in event && Math.abs(event.volts) <= limitOf(limits, "safe-to-work-volts").value;
     const next = isWithdrawn ? ok(bench) : applyBenchEvent(bench, event, line.at, machine, limits);
     if (next.ok) bench = withPowerClock(bench, next.value, event, line.at, machine);
   }

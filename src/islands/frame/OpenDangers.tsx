@@ -16,8 +16,8 @@ interface OpenProps {
 }
 
 /** The look or reading that closes it, where it is one that no other part of the screen asks for. */
-function moveOf({ test, remediedBy, isStruck }: Danger, moves: readonly Move[]): Move | undefined {
-  if (remediedBy === 0 && !isStruck) return undefined;
+function moveOf({ test, remediedBy, struckBy }: Danger, moves: readonly Move[]): Move | undefined {
+  if (remediedBy === 0 && struckBy === 0) return undefined;
   return moves.find(({ id }) => test === `move:${id}`);
 }
 

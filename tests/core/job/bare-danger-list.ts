@@ -4,6 +4,7 @@ import {
   BLOWN,
   BLOWS_THE_FUSE,
   NEVER_MISREAD,
+  OWN_REMEDY,
   SAFE_VOLTS,
   SPOILS_INSULATION_NOT,
   STATION,
@@ -14,6 +15,9 @@ export class BareList {
   protected list: Bare[] = [];
   /** Faults mended on this visit. */
   protected mendedBefore = new Set<string>();
+  /** The line that is read, and the one that struck it out. */
+  protected now = 0;
+  protected strike = 0;
   /** It runs on after the switch is off. */
   protected runsOn = false;
 
@@ -31,9 +35,12 @@ export class BareList {
     const same = happens
       ? undefined
       : this.list.find((one) => one.open && one.kind === kind && one.place === place);
-    if (same && struck) return;
+    if (same && struck) {
+      this.openedInVain(same);
+      return;
+    }
     if (same && kind.startsWith("told-")) {
-      same.struck = false;
+      same.struck = 0;
       same.lasts = Math.max(same.lasts, lasts);
       return;
     }
@@ -45,11 +52,21 @@ export class BareList {
       mendedBy: new Set(mendedBy),
       test,
       mended: isOwn,
+      mendedFrom: 0,
       passes: 0,
       lasts,
-      struck,
+      struck: struck ? this.strike : 0,
       open: true,
     });
+  }
+
+  /** Struck out: it does not give back what it took from one that was mended. */
+  private openedInVain(same: Bare): void {
+    const isOwn = same.mended && !same.kind.startsWith("told-") && !OWN_REMEDY.includes(same.kind);
+    if (same.struck === 0 && !isOwn) return;
+    if (isOwn) same.mended = false;
+    same.passes = 0;
+    same.struck = Math.max(same.struck, this.strike);
   }
 
   protected carriedIn(carried: TakenIn["carried"], seq: number, struck: boolean): void {
@@ -74,8 +91,8 @@ export class BareList {
   protected pass(test: string): void {
     for (const one of this.list) {
       if (!one.open || one.test !== test) continue;
-      one.passes += 1;
-      if (one.mended || (one.struck && !NEVER_MISREAD.includes(one.kind) && one.passes >= 2))
+      if (this.now > one.struck) one.passes += 1;
+      if (one.mended || (one.struck > 0 && !NEVER_MISREAD.includes(one.kind) && one.passes >= 2))
         one.open = false;
     }
   }
@@ -100,16 +117,17 @@ export class BareList {
   }
 
   protected happened(kind: string, line: number, struck: boolean): void {
-    if (!struck) this.ran(false, 0);
+    this.ran(false, 0, struck);
     this.open(kind, "here", line, "run", [], false, struck);
   }
 
   /** Half a minute at least, and as long as it was told to take. */
-  protected ran(isClean: boolean, minutes: number): void {
+  protected ran(isClean: boolean, minutes: number, struck = false): void {
     for (const one of this.list)
       if (one.open && one.test === "run" && one.mended) {
-        if (!isClean) one.mended = false;
-        else if (minutes >= 0.5 && minutes >= one.lasts) one.open = false;
+        if (!isClean && !struck) one.mended = false;
+        else if (!isClean) one.mendedFrom = Math.max(one.mendedFrom, this.strike);
+        else if (minutes >= 0.5 && minutes >= one.lasts && this.now > one.mendedFrom) one.open = false;
       }
   }
 
@@ -147,7 +165,10 @@ export class BareList {
     for (const one of this.list)
       if (one.open) {
         one.passes = 0;
-        if ([...one.mendedBy].some((each) => made.has(each))) one.mended = true;
+        if ([...one.mendedBy].some((each) => made.has(each))) {
+          one.mended = true;
+          one.mendedFrom = 0;
+        }
       }
     this.opensOfWork(faultIds, line, false);
     for (const id of faultIds) this.mendedBefore.add(id);

@@ -55,6 +55,8 @@ class Reader extends BareClock {
       this.runsOn = last.payload.hazards.some((id) => id === "blades" || id === "coasting");
     for (const entry of entries) {
       const strike = dead.get(entry.seq);
+      this.now = entry.seq;
+      this.strike = strike?.seq ?? 0;
       if (strike) this.struckLine(entry, isSoon(entry, strike));
       else this.line(entry);
       this.tick(entry, strike !== undefined);
@@ -105,6 +107,7 @@ class Reader extends BareClock {
       if (!isSlip || isTold) this.carriedIn(payload.carried, seq, true);
     }
     if (isSlip) return;
+    if (kind === "acceptance-run" && payload.result !== "gone") this.ran(false, 0, true);
     if (kind === "intervention") {
       this.work();
       this.opensOfWork(payload.faultIds, seq, true);

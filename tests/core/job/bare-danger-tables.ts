@@ -13,10 +13,13 @@ export interface Bare {
   /** How it is closed: the names of its test, or the run. */
   readonly test: string;
   mended: boolean;
+  /** A strike that gave the remedy back: runs count from there. */
+  mendedFrom: number;
   passes: number;
   /** Minutes that the run which closes it has to last. */
   lasts: number;
-  struck: boolean;
+  /** Line of its strike: only what is read after it answers it. */
+  struck: number;
   open: boolean;
 }
 
@@ -43,6 +46,20 @@ export const KEEPS: ReadonlyMap<string, readonly Keeps[]> = new Map<string, read
   ["clip-under-power", ["power"]],
   ["contradiction", ["power"]],
 ]);
+
+/** The work was its own remedy: only the test is owed. */
+export const OWN_REMEDY: readonly string[] = [
+  "left-out",
+  "renewed",
+  "brake",
+  "temporary",
+  "asked-anew",
+  "live",
+  "charged",
+  "clip-under-power",
+  "left-plugged-in",
+  "contradiction",
+];
 
 export const NEVER_MISREAD: readonly string[] = [
   "trip",

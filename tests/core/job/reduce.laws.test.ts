@@ -6,7 +6,7 @@ import type { JobView } from "@/core/job/log/view";
 import { openDangers } from "@/core/safety/dangers/danger";
 import { tool } from "@/tools/capacitor/capacitor-against-mark/tool";
 import { RUNS, TOOL_CONTEXT } from "../shop-context";
-import { CARDER, check, DRAINED, logOf, OUT, viewOf } from "./entries";
+import { CARDER, check, DRAINED, logOf, OUT, ran, viewOf } from "./entries";
 
 const finding = tool.run(tool.example, TOOL_CONTEXT);
 if (!finding.ok) throw new Error("the example does not run");
@@ -106,6 +106,9 @@ describe("laws of the log", () => {
         },
       ],
       ["closed", { access: "hump", taken: "afterwards" }],
+      ["bench-state", { event: "plugged-in", outlet: "not-said" }],
+      ran({ result: "still-there" }) as Line,
+      ran() as Line,
     ];
     const logs = fc
       .array(fc.constantFrom(...hurts), { minLength: 1, maxLength: 12 })

@@ -34,8 +34,8 @@ const struck = (seq: number, reason: Payloads["struck"]["reason"] = "typed-wrong
 const happened = (what: "smoke" | "tingle" | "smell"): Line => ["bench-state", { event: "incident", what }];
 const open = (...lines: readonly Line[]): string[] =>
   openDangers(viewOf(logOf(...lines)).live.dangers).map(
-    ({ kind, remediedBy, isStruck }) =>
-      `${kind}${remediedBy > 0 ? ", mended" : ""}${isStruck ? ", struck" : ""}`,
+    ({ kind, remediedBy, struckBy }) =>
+      `${kind}${remediedBy > 0 ? ", mended" : ""}${struckBy > 0 ? ", struck" : ""}`,
   );
 
 describe("a failed test", () => {
@@ -56,6 +56,28 @@ describe("a failed test", () => {
       "another test than the one that failed",
       [answer("each-lead-insulation", "one-low"), mended("lead-chafed"), passed("insulation")],
       ["insulation, mended"],
+    ],
+    [
+      "read good twice, and only then struck",
+      [failed("insulation"), passed("insulation"), passed("insulation"), struck(3)],
+      ["insulation, struck"],
+    ],
+    [
+      "failed twice, each struck, read good twice in between",
+      [
+        failed("insulation"),
+        failed("insulation"),
+        struck(3),
+        passed("insulation"),
+        passed("insulation"),
+        struck(4),
+      ],
+      ["insulation, struck"],
+    ],
+    [
+      "mended, failed again, passed, and only then the second failure struck",
+      [failed("insulation"), mended("damp"), failed("insulation"), passed("insulation"), struck(5)],
+      ["insulation, struck"],
     ],
     [
       "struck, and read good once",
@@ -164,6 +186,11 @@ describe("what was told or seen", () => {
     expect(open(...done, ran({ taken: "afterwards" }))).toEqual(["told-smoke, mended"]);
     expect(open(...done, ran({ result: "stopped" }), ran())).toEqual(["told-smoke"]);
     expect(open(...done, happened("smoke"), ran())).toEqual(["told-smoke", "smoke"]);
+    // The unclean one struck out: a run made before that answers nothing, one made after it does.
+    const unclean = [...done, ran({ result: "stopped" })];
+    const late: Line = struck(unclean.length);
+    expect(open(...unclean, ran(), late)).toEqual(["told-smoke, mended"]);
+    expect(open(...unclean, ran(), late, ran())).toEqual([]);
   });
 
   it("what was told to come after twenty minutes is closed by no run of five, and no run of a moment closes anything", () => {

@@ -26,12 +26,17 @@ export function latestBy<T>(rows: readonly T[], key: (row: T) => string): T[] {
   return [...new Map(rows.map((row) => [key(row), row])).values()];
 }
 
+/** The strike of each line that is struck out after all strikes and restorations, by the line's sequence number. */
+export function strikesOf(entries: readonly Entry[]): ReadonlyMap<number, Entry> {
+  const strikes = new Map<number, Entry>();
+  for (const entry of entries) {
+    if (entry.kind === "struck") strikes.set(entry.payload.seq, entry);
+    else if (entry.kind === "restored") strikes.delete(entry.payload.seq);
+  }
+  return strikes;
+}
+
 /** Sequence numbers that are struck out after all strikes and restorations. */
 export function struckSeqs(entries: readonly Entry[]): ReadonlySet<number> {
-  const struck = new Set<number>();
-  for (const entry of entries) {
-    if (entry.kind === "struck") struck.add(entry.payload.seq);
-    else if (entry.kind === "restored") struck.delete(entry.payload.seq);
-  }
-  return struck;
+  return new Set(strikesOf(entries).keys());
 }

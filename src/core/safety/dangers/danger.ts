@@ -55,14 +55,14 @@ export interface Danger {
   readonly remedies: readonly Remedy[];
   /** The test that closes it: an id of a dead check, a move or a line, or the run. */
   readonly test: string;
-  /** Line of the remedy; 0 while it is not made. */
+  /** Line from which its remedy counts: of the work, or of a strike that gave it back. 0 while it is not made. */
   readonly remediedBy: number;
   /** Minutes that the run which closes it lasts at least: it was told to come after those. */
   readonly runMinutes: number;
   /** Passes of the test since it was opened, with nothing worked on between. */
   readonly passes: number;
-  /** The line that opened it was struck out: not disproved by that. */
-  readonly isStruck: boolean;
+  /** Line that struck out the one that opened it, which disproves nothing; 0 while that one stands. */
+  readonly struckBy: number;
   /** Line that closed it; null while it is open. */
   readonly closedBy: number | null;
 }

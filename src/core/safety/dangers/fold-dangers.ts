@@ -26,20 +26,30 @@ function hasHappened(kind: DangerKind): boolean {
 
 const isOpen = ({ closedBy }: Danger): boolean => closedBy === null;
 
+/**
+ * What is open, after a line that opened it anew and was struck out: that line takes nothing from one that stands, and
+ * the remedy that it took back is not given back by a strike. The same test after it decides.
+ */
+function openedInVain(danger: Danger, struckBy: number): Danger {
+  const isTakenBack = danger.remediedBy > 0 && !isTold(danger.kind) && !isItsOwnRemedy(danger.kind);
+  if (danger.struckBy === 0 && !isTakenBack) return danger;
+  const remediedBy = isTakenBack ? 0 : danger.remediedBy;
+  return { ...danger, remediedBy, passes: 0, struckBy: Math.max(danger.struckBy, struckBy) };
+}
+
 /** What happens twice is two; what is read or told again is the same danger, opened anew. */
 function opened(
   dangers: readonly Danger[],
   { kind, place, remedies, test, isMended, afterMinutes = 0 }: Extract<DangerEvent, { event: "danger" }>,
   seq: number,
-  isStruck: boolean,
+  struckBy: number,
 ): readonly Danger[] {
   const isSame = (one: Danger): boolean => isOpen(one) && one.kind === kind && one.place === place;
   const same = hasHappened(kind) ? undefined : dangers.find(isSame);
-  // A line that was struck out takes nothing from one that stands.
-  if (same && isStruck) return dangers;
+  if (same && struckBy > 0) return dangers.map((one) => (one === same ? openedInVain(one, struckBy) : one));
   // Told once more, in other words, it is as it was: what was found and mended since stays.
   if (same && isTold(kind)) {
-    const again: Danger = { ...same, isStruck, runMinutes: Math.max(same.runMinutes, afterMinutes) };
+    const again: Danger = { ...same, struckBy, runMinutes: Math.max(same.runMinutes, afterMinutes) };
     return dangers.map((one) => (one === same ? again : one));
   }
   const fresh: Danger = {
@@ -51,7 +61,7 @@ function opened(
     remediedBy: isItsOwnRemedy(kind) || isMended ? seq : 0,
     runMinutes: afterMinutes,
     passes: 0,
-    isStruck,
+    struckBy,
     closedBy: null,
   };
   return [...dangers.filter((one) => one !== same), fresh];
@@ -74,19 +84,29 @@ function worked(danger: Danger, event: Worked, seq: number, isStruck: boolean): 
   return { ...danger, passes: 0, remediedBy: isRemedy ? seq : before };
 }
 
-/** The same test, passed: after the remedy it closes, and twice without one where the first was struck out as misread. */
+/** The same test, passed: after the remedy it closes, and twice after the strike without one where it was struck out as misread. */
 function tested(danger: Danger, tests: readonly string[], seq: number): Danger {
   if (!isOpen(danger) || danger.test === RUN || !tests.includes(danger.test)) return danger;
-  const passes = danger.passes + 1;
-  const isMistake = danger.isStruck && !isNeverMistaken(danger.kind) && passes >= PASSES_OF_A_MISTAKE;
+  // What was read before the strike was no answer to it.
+  const passes = seq > danger.struckBy ? danger.passes + 1 : danger.passes;
+  const isMistake = danger.struckBy > 0 && !isNeverMistaken(danger.kind) && passes >= PASSES_OF_A_MISTAKE;
   return { ...danger, passes, closedBy: danger.remediedBy > 0 || isMistake ? seq : null };
 }
 
-/** A clean run that is long enough closes what was mended; anything but clean takes the remedy back. */
-function ran(danger: Danger, isClean: boolean, minutes: number, seq: number): Danger {
+/**
+ * A clean run that is long enough closes what was mended; anything but clean takes the remedy back. Struck out, it gives
+ * the remedy back for runs that are made after the strike.
+ */
+function ran(
+  danger: Danger,
+  { isClean, minutes }: Extract<DangerEvent, { event: "ran" }>,
+  seq: number,
+  struckBy: number,
+): Danger {
   if (!isOpen(danger) || danger.test !== RUN || danger.remediedBy === 0) return danger;
-  if (!isClean) return { ...danger, remediedBy: 0 };
-  return minutes > 0 && minutes >= danger.runMinutes ? { ...danger, closedBy: seq } : danger;
+  if (!isClean) return { ...danger, remediedBy: struckBy === 0 ? 0 : Math.max(danger.remediedBy, struckBy) };
+  const isEnough = minutes > 0 && minutes >= danger.runMinutes && seq > danger.remediedBy;
+  return isEnough ? { ...danger, closedBy: seq } : danger;
 }
 
 /** What was found since is a reason for what it can do, and mending it the remedy; of a cause outside, that it was read. */
@@ -106,23 +126,23 @@ function explained(
 
 /**
  * The list of dangers after one more event of the log. Pure.
- * @param isStruck whether its line is struck out: then it only keeps what it took away
+ * @param struckBy line that struck out its own, which then only keeps what it took away; 0 while it stands
  */
 export function applyDangerEvent(
   dangers: readonly Danger[],
   event: DangerEvent,
   seq: number,
-  isStruck: boolean,
+  struckBy: number,
 ): readonly Danger[] {
   switch (event.event) {
     case "danger":
-      return opened(dangers, event, seq, isStruck);
+      return opened(dangers, event, seq, struckBy);
     case "worked":
-      return dangers.map((one) => worked(one, event, seq, isStruck));
+      return dangers.map((one) => worked(one, event, seq, struckBy > 0));
     case "tested":
       return dangers.map((one) => tested(one, event.tests, seq));
     case "ran":
-      return dangers.map((one) => ran(one, event.isClean, event.minutes, seq));
+      return dangers.map((one) => ran(one, event, seq, struckBy));
     case "explained":
       return dangers.map((one) => explained(one, event, seq));
   }
