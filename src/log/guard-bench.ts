@@ -3,8 +3,9 @@ import type { JobView } from "@/core/job/log/view";
 import type { BenchNeed, PowerUse } from "@/core/knowledge/touches";
 import { type Issue, issue } from "@/core/result";
 import { gapsFor } from "@/core/safety/bench-gaps";
-import { asSeen, isPlugFresh } from "@/core/safety/bench-state";
+import { asSeen } from "@/core/safety/bench-state";
 import { liveGaps } from "@/core/safety/live-work";
+import { isPlugFresh } from "@/core/safety/plug-watch";
 import { BENCH_GAP_WORDS, LIVE_GAP_WORDS } from "@/words/gaps";
 import type { Guard, GuardContext } from "./guard";
 

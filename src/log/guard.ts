@@ -4,7 +4,7 @@ import type { JobView } from "@/core/job/log/view";
 import type { BenchNeed, PowerUse } from "@/core/knowledge/touches";
 import type { Limits } from "@/core/knowledge/types";
 import type { Issue } from "@/core/result";
-import type { Watch } from "@/core/safety/bench-state";
+import type { Watch } from "@/core/safety/plug-watch";
 
 /** Who posts, when, from which screen, and what the reading's move needs. */
 export interface GuardContext {

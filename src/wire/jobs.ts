@@ -4,7 +4,7 @@ import type { JobHit } from "@/core/job/job-hit";
 import type { JobListPage } from "@/core/job/job-list";
 import type { EntryKind } from "@/core/job/log/entry";
 import type { Stage } from "@/core/job/stages";
-import type { Watch } from "@/core/safety/bench-state";
+import type { Watch } from "@/core/safety/plug-watch";
 import { type Shape, strictObject } from "@/core/validate";
 import { entryDraftSchema, takeInDraftSchema } from "@/log/entry-draft.input";
 import { count, many, numberIn, whole, word, words, yes } from "./fields";

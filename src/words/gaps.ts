@@ -12,6 +12,7 @@ export const BENCH_GAP_WORDS: Readonly<Record<BenchGap, string>> = {
   springs: "hold the springs",
   "lifted-load": "prop the lifted load",
   pressure: "let the pressure off",
+  heat: "let it cool, and feel that it is cold",
   belt: "hold the belt",
   blades: "block the blades",
 };

@@ -6,6 +6,7 @@ export const HELD_WORDS: Readonly<Record<Holdable, string>> = {
   springs: "The springs are held",
   "lifted-load": "The load is propped",
   pressure: "The pressure is off",
+  heat: "It is cold to the hand",
   belt: "The belt is held",
   blades: "The blades are blocked",
 };

@@ -90,6 +90,7 @@ const SAFE_ACTIONS: Readonly<Record<BenchGap, string>> = {
   springs: "Hold the springs",
   "lifted-load": "Prop the load",
   pressure: "Let the pressure off",
+  heat: "Let it cool",
   belt: "Hold the belt",
   blades: "Block the blades",
   charge: "Read the volts",

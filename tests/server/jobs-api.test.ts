@@ -180,7 +180,11 @@ describe("keeping an entry", () => {
     const safe = await post(id, draft(5, "reading", { ...READING, taken: "now" }, { watch }));
     expect(safe.status).toBe(200);
     expect(safe.body.bench.stored).toEqual([expect.objectContaining({ id: "start", clip: true })]);
-    const reloaded = await post(id, draft(6, "reading", { ...READING, taken: "now" }));
+    // A range that is too small says that it is charged, whatever was read before.
+    const over = await post(id, draft(6, "bench-state", { event: "stored-volts", id: "start", volts: "OL" }));
+    expect(over.body.bench.stored).toEqual([expect.objectContaining({ over: true, volts: 1000 })]);
+    expect(over.body.bench.keepsOut).toEqual(["charged"]);
+    const reloaded = await post(id, draft(7, "reading", { ...READING, taken: "now" }));
     expect(reloaded.status).toBe(409);
   });
 
@@ -310,7 +314,7 @@ describe("bad input to a job", () => {
     ],
     [
       "volts that are no number",
-      draft(2, "bench-state", { event: "stored-volts", id: "start", volts: "OL" }),
+      draft(2, "bench-state", { event: "stored-volts", id: "start", volts: "UL" }),
       422,
       "payload.volts",
       /must be a number/,

@@ -32,6 +32,8 @@ const BENCH_EVENTS = {
   isolated: strictObject({
     event: oneOf("event", ["isolated"]),
     volts: measuredVolts(),
+    /** The meter showed no more than that its range is too small: the volts are what they are taken for. */
+    over: yup.boolean(),
     means: yup.string().label("Read with").required().max(80),
   }),
   battery: strictObject({ event: oneOf("event", ["battery"]), is: oneOf("Battery", ["in", "out"]) }),
@@ -39,6 +41,7 @@ const BENCH_EVENTS = {
     event: oneOf("event", ["stored-volts"]),
     id: storeId,
     volts: measuredVolts(),
+    over: yup.boolean(),
     dielectric: oneOf("Dielectric", ["film", "electrolytic", "not-known"]),
   }),
   "stored-clip": strictObject({ event: oneOf("event", ["stored-clip"]), id: storeId }),

@@ -29,6 +29,7 @@ export function concerns(gap: BenchGap, need: BenchNeed): boolean {
     case "springs":
     case "lifted-load":
     case "pressure":
+    case "heat":
     case "belt":
       return parts.isHeld;
   }

@@ -14,6 +14,8 @@ export type PlugEvidence = "plug-in-sight" | "plug-in-pocket" | "plug-tagged" | 
 export interface StoredItem {
   readonly id: StoreId;
   readonly volts?: number | undefined;
+  /** The meter was over its range: the volts are what it was taken for. */
+  readonly over?: boolean | undefined;
   readonly clip?: boolean | undefined;
   /** Why its volts could not be read. */
   readonly cannot?: string | undefined;
@@ -44,6 +46,8 @@ export interface BenchState {
   readonly battery?: "in" | "out" | undefined;
   /** Since when power is on without a break, as far as it was said: a run is no longer than that. */
   readonly onSince?: string | undefined;
+  /** Until when it was under power at the latest, as far as it was said: what heats is hot from there. */
+  readonly poweredUntil?: string | undefined;
   /** When it was last said to be off. */
   readonly offAt?: string | undefined;
   readonly provenDead?: { readonly volts: number; readonly means: string; readonly at: string } | undefined;
@@ -133,6 +137,30 @@ function moved(state: BenchState, { runsOn }: Pick<BenchMachine, "runsOn">): Ben
 
 function withHeld(state: BenchState, { id, is }: HeldItem): BenchState {
   return { ...state, held: [...state.held.filter((one) => one.id !== id), { id, is }] };
+}
+
+/** What was under power cools for a while, whatever a hand says of its outside. */
+function held(state: BenchState, event: HeldItem, at: string, limits: Limits): Result<BenchState> {
+  if (event.id !== "heat" || event.is !== "held") return ok(withHeld(state, event));
+  if (isPowered(state)) return refuse("still-on", "Power is on: take it away first, then let it cool.");
+  const coolAt =
+    state.poweredUntil === undefined ? at : later(state.poweredUntil, limitOf(limits, "heat-cools").value);
+  if (at >= coolAt) return ok(withHeld(state, event));
+  const minutes = Math.ceil((Date.parse(coolAt) - Date.parse(at)) / 60_000);
+  return refuse(
+    "still-hot",
+    `It was under power a moment ago, and what heats is hot inside for longer than outside: feel it again in ${minutes} min.`,
+  );
+}
+
+/** Said to be hot, it is not cold any more. */
+function felt(state: BenchState, temperature: BenchState["temperature"]): BenchState {
+  const isHot = temperature === "hot";
+  return {
+    ...state,
+    temperature,
+    held: state.held.filter(({ id, is }) => !isHot || id !== "heat" || is !== "held"),
+  };
 }
 
 /** Neither plug nor battery is known any more; a battery that is in stays in. */
@@ -238,6 +266,7 @@ function storedVolts(
     ...withStored(state, {
       id: event.id,
       volts: event.volts,
+      over: event.over,
       at,
       recheckAfter: later(at, limitOf(limits, row).value),
       deadSince: isDead ? (before?.deadSince ?? at) : undefined,
@@ -311,13 +340,13 @@ export function applyBenchEvent(
     case "nothing-stores":
       return nothingStores(state, machine, event.why, at, limits);
     case "held":
-      return ok(withHeld(state, event));
+      return held(state, event, at, limits);
     case "seen-to":
       return ok({ ...state, hazardsSeenTo: [...new Set([...state.hazardsSeenTo, event.id])] });
     case "load":
       return ok({ ...state, load: event.is });
     case "temperature":
-      return ok({ ...state, temperature: event.is });
+      return ok(felt(state, event.is));
     case "opened":
       return ok({ ...state, opened: [...new Set([...state.opened, event.access])] });
     case "closed":
@@ -327,36 +356,6 @@ export function applyBenchEvent(
     case "left":
       return ok(state);
   }
-}
-
-/** Whoever looks: when the screen was last touched since its plug was settled; undefined after a reload. */
-export interface Watch {
-  readonly settledSeq: number;
-  readonly touchedAt: string;
-}
-
-/** What the log says about the plug, and whose it is. */
-export interface PlugFacts {
-  /** Sequence number of the last entry about the plug; 0 when there is none. */
-  readonly plugSeq: number;
-  /** Line since which no power came, as far as the log says: what was typed before it is of another moment. */
-  readonly powerSeq: number;
-  /** Who made each entry after a given one matters, as another person's entry makes the plug not known. */
-  readonly lastSeqBy: Readonly<Record<string, number>>;
-}
-
-/** Whether this screen still knows the plug as it was settled. */
-export function isPlugFresh(
-  facts: Pick<PlugFacts, "plugSeq" | "lastSeqBy">,
-  watch: Watch | undefined,
-  by: string,
-  now: string,
-  limits: Limits,
-): boolean {
-  if (!watch || facts.plugSeq === 0 || watch.settledSeq < facts.plugSeq) return false;
-  const untouched = (Date.parse(now) - Date.parse(watch.touchedAt)) / 1000;
-  if (!(untouched >= 0) || untouched > limitOf(limits, "bench-untouched").value) return false;
-  return Object.entries(facts.lastSeqBy).every(([who, seq]) => who === by || seq <= watch.settledSeq);
 }
 
 /** The state as it may be relied on now: a plug that is no longer known counts as plugged in. */

@@ -26,7 +26,12 @@ export function withPowerClock(
 ): BenchState {
   if (!isPowered(after)) {
     const offAt = SAYS_OFF.has(event.event) ? at : before.offAt;
-    return { ...after, onSince: undefined, offAt };
+    return {
+      ...after,
+      onSince: undefined,
+      offAt,
+      poweredUntil: isPowered(before) ? at : before.poweredUntil,
+    };
   }
   const begun = machine.connection === "battery" && event.event === "powered" ? (before.offAt ?? at) : at;
   return { ...after, onSince: isPowered(before) ? (before.onSince ?? at) : begun };

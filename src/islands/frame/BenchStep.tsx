@@ -16,6 +16,7 @@ const TITLES: Readonly<Record<BenchGap, string>> = {
   springs: "First: hold the springs",
   "lifted-load": "First: prop the load",
   pressure: "First: let the pressure off",
+  heat: "First: let it cool",
   belt: "First: hold the belt",
   blades: "First: block the blades",
 };

@@ -52,7 +52,15 @@ const STANDS = {
   none: "does not run on",
   free: "may be turning: hands stay out",
 } as const;
+const COOLS = { held: "cold", none: "not in this machine", free: "hot: hands stay out" } as const;
 const HOLDS = { held: "held", none: "not in this machine", free: "free: hands stay out" } as const;
+const WORDS_OF: ReadonlyMap<Hazard["id"], Readonly<Record<"held" | "none" | "free", string>>> = new Map<
+  Hazard["id"],
+  Readonly<Record<"held" | "none" | "free", string>>
+>([
+  ["coasting", STANDS],
+  ["heat", COOLS],
+]);
 
 function Ticks({ job, bench, hazard, proven }: LineProps) {
   const { post, problem, isBusy } = usePost(job.jobId);
@@ -85,7 +93,7 @@ function Ticks({ job, bench, hazard, proven }: LineProps) {
   const held = bench.held.find((one) => one.id === id);
   return (
     <>
-      {held ? <b>{(id === "coasting" ? STANDS : HOLDS)[held.is]}</b> : null}
+      {held ? <b>{(WORDS_OF.get(id) ?? HOLDS)[held.is]}</b> : null}
       {held?.is === "held" ? null : button(HELD_WORDS[id], { event: "held", id, is: "held" }, HELD_WORDS[id])}
       {held ? null : (
         <NotHere
@@ -96,7 +104,9 @@ function Ticks({ job, bench, hazard, proven }: LineProps) {
           onSay={(why) => void say({ event: "held", id, is: "none", why })()}
         />
       )}
-      {held?.is === "held" ? button("It is free again", { event: "held", id, is: "free" }) : null}
+      {held?.is === "held"
+        ? button(id === "heat" ? "It is hot again" : "It is free again", { event: "held", id, is: "free" })
+        : null}
       <Problem text={problem} />
     </>
   );

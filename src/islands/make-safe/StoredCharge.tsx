@@ -31,7 +31,7 @@ function ChargeNow({ bench, id, now, shop }: ItemProps) {
   const read =
     item.volts === undefined
       ? ""
-      : `${formatText(item.volts, "V")} read at ${formatInstant(item.at, shop.settings.zone)}`;
+      : `${item.over ? "OL, over the meter’s range," : formatText(item.volts, "V")} read at ${formatInstant(item.at, shop.settings.zone)}`;
   const words = {
     charged: `Still charged: ${read}. Drain it and read it again.`,
     lapsed: `${read}; charge creeps back, so read it once more.`,

@@ -2,7 +2,7 @@ import { useStore } from "@nanostores/react";
 import { map } from "nanostores";
 import { useEffect } from "react";
 import type { Standing } from "@/core/job/standing";
-import { isPlugFresh, type Watch } from "@/core/safety/bench-state";
+import { isPlugFresh, type Watch } from "@/core/safety/plug-watch";
 import type { Shop } from "@/core/shop/shop";
 import { WAKING } from "./awake";
 import { benchName } from "./person";

@@ -2,7 +2,7 @@ import type { Entry } from "@/core/job/log/entry";
 import type { JobView } from "@/core/job/log/view";
 import { dayIn } from "@/core/quantity/format";
 import { fail, issue, ok, type Result } from "@/core/result";
-import type { Watch } from "@/core/safety/bench-state";
+import type { Watch } from "@/core/safety/plug-watch";
 import { isOutletNamed } from "@/core/shop/settings";
 import { guardEntry } from "@/log/guards";
 import { keepable } from "@/log/read-payload";

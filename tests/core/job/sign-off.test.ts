@@ -5,7 +5,7 @@ import type { AcceptanceRun, Complaint } from "@/core/job/log/entry";
 import { putBackOrder } from "@/core/job/reassembly/put-back";
 import { beforeAfter } from "@/core/job/sign-off/before-after";
 import { signOffWord } from "@/core/job/sign-off/sign-off";
-import type { Watch } from "@/core/safety/bench-state";
+import type { Watch } from "@/core/safety/plug-watch";
 import { guardEntry } from "@/log/guards";
 import { LIMITS, LIVE_SHOP, RUNS, SIGN_OFF } from "../shop-context";
 import { CARDER, check, type Line, logOf, OUT, ran, viewOf } from "./entries";

@@ -4,7 +4,7 @@ import { resolveLimits } from "@/core/knowledge/resolve-limits";
 import type { BenchNeed, PowerUse } from "@/core/knowledge/touches";
 import type { Limits } from "@/core/knowledge/types";
 import type { BenchEvent } from "@/core/safety/bench-event.input";
-import type { Watch } from "@/core/safety/bench-state";
+import type { Watch } from "@/core/safety/plug-watch";
 import { seededRandom } from "@/core/seeded-random";
 import { tellsDanger } from "@/log/tells-danger";
 import { KNOWLEDGE, LIMITS } from "../shop-context";

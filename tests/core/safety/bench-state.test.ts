@@ -8,10 +8,10 @@ import {
   type BenchMachine,
   type BenchState,
   chargeState,
-  isPlugFresh,
 } from "@/core/safety/bench-state";
 import { benchSummary } from "@/core/safety/bench-summary";
 import type { EnergyEvent as BenchEvent } from "@/core/safety/energy-event";
+import { isPlugFresh } from "@/core/safety/plug-watch";
 import { benchWords } from "@/words/bench-state";
 import { LIMITS } from "../shop-context";
 import { benchMachine } from "./bench-machine";

@@ -1,8 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { hazardsLost } from "@/core/job/door/hazards-lost";
 import type { BenchEvent } from "@/core/safety/bench-event.input";
-import { type Line, logOf, viewOf } from "../job/entries";
-import { KNOWLEDGE } from "../shop-context";
+import { applyBenchEvent } from "@/core/safety/bench-state";
+import { type Line, logOf, T0, viewOf } from "../job/entries";
+import { KNOWLEDGE, LIMITS } from "../shop-context";
 import { CHECKED, MEASURED, missing, PLUGGED, RUN, SIGNED, told, took } from "./promise-lines";
 
 const bench = (event: BenchEvent): Line => ["bench-state", event];
@@ -56,6 +57,37 @@ describe("what a kind of machine brings by its name", () => {
     expect(missing([pressed, told(), OUT, ...letOff], turned("now"))).toBeUndefined();
     // Power builds it up again.
     expect(missing([pressed, told(), ...letOff, PLUGGED, OUT], turned("now"))).toContain("pressure");
+  });
+
+  it("what heats is felt cold before hands go in, some minutes after power and again after the next", () => {
+    const turned: Line = [
+      "answer",
+      { moveId: "turn-shaft", outcomeId: "x", circumstance: "cold", taken: "now", why: "" },
+    ];
+    const cold = bench({ event: "held", id: "heat", is: "held" });
+    const hot = [took({ machine: "Wool carder", hazards: ["heat"] }), told()];
+    expect(missing([...hot, OUT], turned)).toContain("heat");
+    expect(missing([...hot, OUT, cold], turned)).toBeUndefined();
+    expect(missing([...hot, OUT, cold, bench({ event: "temperature", is: "hot" })], turned)).toContain(
+      "heat",
+    );
+    expect(missing([...hot, OUT, cold, PLUGGED, OUT], turned)).toContain("heat");
+    // Lines stand a minute apart.
+    const feltAfter = (minutes: number) => {
+      const { bench: state, machine } = viewOf(logOf(...hot, PLUGGED, OUT));
+      const at = new Date(T0 + (3 + minutes) * 60_000).toISOString();
+      return applyBenchEvent(state, { event: "held", id: "heat", is: "held" }, at, machine, LIMITS);
+    };
+    expect(feltAfter(5)).toMatchObject({
+      issues: [{ code: "bench/still-hot", message: expect.stringContaining("5 min") }],
+    });
+    expect(feltAfter(10).ok).toBe(true);
+    const { bench: on, machine } = viewOf(logOf(...hot, PLUGGED));
+    expect(
+      applyBenchEvent(on, { event: "held", id: "heat", is: "held" }, "2026-11-26", machine, LIMITS),
+    ).toMatchObject({
+      issues: [{ code: "bench/still-on" }],
+    });
   });
 
   it.each(["vapour", "explosive-dust"])("%s keeps power off until it was aired", (id) => {

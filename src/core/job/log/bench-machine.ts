@@ -52,7 +52,7 @@ export function benchMachineOf(
     hasSecondFeed: ids.has("second-feed"),
     isOutOfScope: family?.scope !== undefined,
     stop: kind?.stop ?? ANY_STOP,
-    kindHas: kind?.hazards ?? [],
+    kindHas: [...(kind?.hazards ?? []), ...(facts.heater === "yes" ? ["heat"] : [])],
     asks: takenIn && !kind ? openQuestions(takenIn.hazards, takenIn.hasNone).map(({ id }) => id) : [],
     airs: standing.filter(({ airs }) => airs).map(({ id }) => id),
     runsOn: RUNS_ON.some((id) => ids.has(id)),

@@ -8,13 +8,23 @@ import { applyBenchEvent } from "@/core/safety/bench-state";
 import type { Completion } from "../../completion";
 import type { Drafts } from "../../schemas";
 
-function voltsOf(reading: Reading): Result<number> {
-  if (reading.kind === "value") return ok(reading.value);
+/** What a meter that shows OL is taken for: the top of the range that most have. */
+const OVER_RANGE_VOLTS = 1000;
+
+interface VoltsRead {
+  readonly volts: number;
+  readonly over?: boolean;
+}
+
+/** OL on a range of volts is more than it can show: charged, whatever was read before. */
+function voltsOf(reading: Reading): Result<VoltsRead> {
+  if (reading.kind === "value") return ok({ volts: reading.value });
+  if (reading.kind === "over-range") return ok({ volts: OVER_RANGE_VOLTS, over: true });
   return fail(
     issue(
       "payload.volts",
       "bench/volts-needed",
-      "Volts read must be a number, such as 0.3: OL or nothing read proves nothing.",
+      "Volts read must be a number, such as 0.3: nothing read proves nothing.",
       "entered" in reading ? reading.entered : reading.why,
     ),
   );
@@ -33,11 +43,11 @@ function eventOf(draft: Drafts["bench-state"], view: JobView): Result<BenchEvent
   const volts = voltsOf(draft.volts);
   if (!volts.ok) return volts;
   return draft.event === "isolated"
-    ? ok({ event: "isolated", volts: volts.value, means: draft.means })
+    ? ok({ event: "isolated", ...volts.value, means: draft.means })
     : ok({
         event: "stored-volts",
         id: draft.id,
-        volts: volts.value,
+        ...volts.value,
         dielectric: dielectricOf(view, draft.id),
       });
 }

@@ -16,6 +16,7 @@ const HELD: Readonly<Record<Exclude<Of<"held">["id"], "coasting">, string>> = {
   springs: "Springs",
   "lifted-load": "Lifted load",
   pressure: "Pressure",
+  heat: "Heat",
   belt: "Belt",
   blades: "Blades",
 };
@@ -34,6 +35,9 @@ const INCIDENTS: Readonly<Record<Of<"incident">["what"], string>> = {
   tingle: "a tingle",
 };
 
+const voltsWords = ({ volts, over }: Pick<Of<"stored-volts">, "volts" | "over">): string =>
+  over ? "OL, over the meter’s range," : formatText(volts, "V");
+
 export const words: KindWords<"bench-state"> = (payload) => {
   switch (payload.event) {
     case "plugged-in":
@@ -41,13 +45,13 @@ export const words: KindWords<"bench-state"> = (payload) => {
     case "unplugged":
       return `Unplugged, ${EVIDENCE[payload.evidence]}`;
     case "isolated":
-      return `Isolated and proven dead: ${formatText(payload.volts, "V")}, ${payload.means}`;
+      return `${voltsWords(payload)} read where it is isolated, ${payload.means}`;
     case "not-known":
       return "Plug not known";
     case "battery":
       return payload.is === "out" ? "Battery out" : "Battery in";
     case "stored-volts":
-      return `${formatText(payload.volts, "V")} read on the ${storeWords(payload.id)}`;
+      return `${voltsWords(payload)} read on the ${storeWords(payload.id)}`;
     case "stored-clip":
       return `Clip left on the ${storeWords(payload.id)}`;
     case "stored-cannot":
@@ -64,6 +68,8 @@ export const words: KindWords<"bench-state"> = (payload) => {
       return `Under power: ${INCIDENTS[payload.what]}`;
     case "held":
       if (payload.id === "coasting") return STANDS[payload.is];
+      if (payload.id === "heat" && payload.is !== "none")
+        return payload.is === "held" ? "It is cold" : "It is hot";
       return `${HELD[payload.id]} ${payload.is === "none" ? "not in this machine" : payload.is}${payload.why ? `: ${payload.why}` : ""}`;
     case "seen-to":
       return `Seen to: ${payload.id.replaceAll("-", " ")}`;
