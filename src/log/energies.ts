@@ -34,6 +34,7 @@ function leftOf(event: LineEvent): readonly LineEvent[] {
     case "opened":
     case "stopped-in":
     case "stored-volts":
+    case "stored-clip":
     case "isolated":
     case "without-grant":
     case "seen-to-anew":

@@ -107,6 +107,8 @@ class Reader extends BareClock {
       if (!isSlip || isTold) this.carriedIn(payload.carried, seq, true);
     }
     if (isSlip) return;
+    // A clip that was said to be on is on until it is said to be off.
+    if (kind === "bench-state" && payload.event === "stored-clip") this.clips.add(payload.id);
     if (kind === "acceptance-run" && payload.result !== "gone") this.ran(false, 0, true);
     if (kind === "intervention") {
       this.work();

@@ -73,7 +73,8 @@ export function againstRepaired(entries: readonly Entry[]): string[] {
   if (runs.length === 0 || runs.some(({ payload }) => payload.result !== "gone"))
     against.push("a failed run");
   const stalled = takingAway(entries).findLast(isStall)?.seq ?? 0;
-  if (stalled > (runs.at(-1)?.seq ?? 0)) against.push("taken back");
+  const toldAgain = allOf(lines, "complaint").at(-1)?.seq ?? 0;
+  if (Math.max(stalled, toldAgain) > (runs.at(-1)?.seq ?? 0)) against.push("taken back");
   const lasted = bareRunMinutes(entries);
   const granted = runs.flatMap(({ seq, payload }) =>
     payload.taken === "now" ? [{ ...payload, minutes: lasted.get(seq) ?? 0 }] : [],

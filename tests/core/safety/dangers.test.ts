@@ -379,9 +379,19 @@ describe("work that asks for its own test", () => {
     expect(open(...START, chosen("temporary"), chosen("fit"))).toEqual([]);
   });
 
+  it("a clip that is struck out is on all the same, until it is said to be off", () => {
+    const clip: Line = ["bench-state", { event: "stored-clip", id: "start" }];
+    const lines: readonly Line[] = [...START, clip, struck(3), ...CHECKED, PLUGGED];
+    expect(open(...lines)).toEqual(["clip-under-power, mended"]);
+    expect(missing(lines, RUN)).toContain("clip");
+    expect(open(...lines, ["bench-state", { event: "clips-off" }])).toEqual([]);
+  });
+
   it("a run is taken back by whatever stalls, smokes or trips after it", () => {
     const done: readonly Line[] = [...START, FIT, ...CHECKED, PLUGGED, ran()];
     expect(wordOf(...done).word).toBe("repaired");
+    expect(wordOf(...done, told({ signs: ["hum"] })).unproven).toContain("run-taken-back");
+    expect(wordOf(...done, told({ signs: ["hum"] }), ran()).word).toBe("repaired");
     expect(wordOf(...done, answer("switch-on", "hums-still", "afterwards")).unproven).toContain(
       "run-taken-back",
     );
