@@ -22,7 +22,7 @@ export interface LiveState {
   readonly toldSeq: number;
   /** Last cover opened. */
   readonly openedSeq: number;
-  /** Last time it did not run as it should, or did again what it came for. */
+  /** Last time it did not run as it should, or was told to do what it came for. */
   readonly stalledSeq: number;
   /** Lines of live work that were written down late. */
   readonly withoutGrant: readonly number[];

@@ -16,8 +16,9 @@ const STALLS: readonly string[] = [
   "trips-residual",
 ];
 
-/** It did not run as it should, or did something that hurts. */
+/** It did not run as it should, did something that hurts, or what it came for was told. */
 function isStall({ kind, payload }: Entry): boolean {
+  if (kind === "complaint") return true;
   if (kind === "bench-state") return payload.event === "incident";
   return kind === "answer" && payload.moveId === "switch-on" && STALLS.includes(payload.outcomeId);
 }
@@ -73,8 +74,7 @@ export function againstRepaired(entries: readonly Entry[]): string[] {
   if (runs.length === 0 || runs.some(({ payload }) => payload.result !== "gone"))
     against.push("a failed run");
   const stalled = takingAway(entries).findLast(isStall)?.seq ?? 0;
-  const toldAgain = allOf(lines, "complaint").at(-1)?.seq ?? 0;
-  if (Math.max(stalled, toldAgain) > (runs.at(-1)?.seq ?? 0)) against.push("taken back");
+  if (stalled > (runs.at(-1)?.seq ?? 0)) against.push("taken back");
   const lasted = bareRunMinutes(entries);
   const granted = runs.flatMap(({ seq, payload }) =>
     payload.taken === "now" ? [{ ...payload, minutes: lasted.get(seq) ?? 0 }] : [],

@@ -392,6 +392,8 @@ describe("work that asks for its own test", () => {
     expect(wordOf(...done).word).toBe("repaired");
     expect(wordOf(...done, told({ signs: ["hum"] })).unproven).toContain("run-taken-back");
     expect(wordOf(...done, told({ signs: ["hum"] }), ran()).word).toBe("repaired");
+    const withdrawn: readonly Line[] = [...done, told({ signs: ["hum"] }), struck(done.length + 1)];
+    expect(wordOf(...withdrawn).unproven).toContain("run-taken-back");
     expect(wordOf(...done, answer("switch-on", "hums-still", "afterwards")).unproven).toContain(
       "run-taken-back",
     );

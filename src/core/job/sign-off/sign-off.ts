@@ -154,7 +154,7 @@ function runGaps(view: Standing, { limits }: SignOffContext): string[] {
   if (!last) return ["no-run"];
   if (last.result !== "gone") return ["run-failed"];
   // It stalled, tripped or smoked after it ran, or its complaint was told again: whatever the run said is taken back.
-  if (Math.max(view.live.stalledSeq, view.complaint?.seq ?? 0) > last.seq) return ["run-taken-back"];
+  if (view.live.stalledSeq > last.seq) return ["run-taken-back"];
   const runs = validRuns(view);
   if (runs.length === 0) return ["run-late"];
   const clean = runs.filter(({ result }) => result === "gone");

@@ -9,6 +9,8 @@ const WHEN_WET = ["insulation"] as const;
 export const energy: EnergyOf<"complaint"> = ({ signs, circumstance, afterMinutes }, context) => {
   const rows = signs.flatMap((sign) => context.signs.get(sign) ?? []);
   return [
+    // Told again after a run, it takes that run back.
+    { event: "stalled" },
     {
       event: "told",
       before: [...rows.flatMap(({ before }) => before ?? []), ...(circumstance === "wet" ? WHEN_WET : [])],
