@@ -49,6 +49,37 @@ const ENERGY: readonly Mutation[] = [
     'return isOnce ? "drained" : "drained";',
   ),
   m(
+    "what heats cools for a while after power",
+    BENCH,
+    "if (at >= coolAt) return",
+    "if (at >= coolAt || at < coolAt) return",
+  ),
+  m(
+    "what is said to be hot is not cold",
+    BENCH,
+    '!isHot || id !== "heat" || is !== "held"',
+    '!isHot || is !== "held" || true',
+  ),
+  m(
+    "what may have been under power is as hot as what was",
+    "src/core/safety/power-clock.ts",
+    '      event.event === "may-have-had-power" ||\n',
+    "",
+  ),
+  m(
+    "OL on volts is a charge",
+    "src/log/kinds/bench-state/complete.ts",
+    "volts: OVER_RANGE_VOLTS, over",
+    "volts: 0, over",
+  ),
+  m(
+    "a complaint told after a run takes it back",
+    "src/log/kinds/complaint/energy.ts",
+    '    { event: "stalled" },\n',
+    "",
+  ),
+  m("a clip that is struck out is on all the same", STRIKES, '    case "stored-clip":\n', ""),
+  m(
     "what runs on stands still before hands go in",
     BENCH,
     'runsOn && !held.some(({ id }) => id === "coasting")',

@@ -1,6 +1,6 @@
-import { formatText } from "@/core/quantity/format";
 import type { ChargeState } from "@/core/safety/bench-state";
 import type { BenchSummary, DeadCode, LiveCode } from "@/core/safety/bench-summary";
+import { type VoltsRead, voltsRead } from "./volts-read";
 
 /** What it says, and one line: what to check to get further. */
 interface BenchSentences {
@@ -36,9 +36,9 @@ const DEAD: Readonly<Record<DeadCode, string>> = {
   "plug-in-pocket": "Unplugged, plug in pocket",
 };
 
-const CHARGE: Readonly<Record<ChargeState, (volts: number) => BenchSentences>> = {
-  charged: (volts) => ({
-    words: `still ${formatText(volts, "V")} on a capacitor`,
+const CHARGE: Readonly<Record<ChargeState, (read: VoltsRead) => BenchSentences>> = {
+  charged: (read) => ({
+    words: `still ${voltsRead(read)} on a capacitor`,
     check: "Drain it through the resistor and read it again.",
   }),
   cannot: () => ({ words: "charge could not be read", check: "Treat every terminal as charged." }),
@@ -47,12 +47,12 @@ const CHARGE: Readonly<Record<ChargeState, (volts: number) => BenchSentences>> =
     words: "charge to be read again",
     check: "Charge creeps back: read the volts once more.",
   }),
-  once: (volts) => ({
-    words: `${formatText(volts, "V")}, read once`,
+  once: (read) => ({
+    words: `${voltsRead(read)}, read once`,
     check: "Wait a minute and read it again: charge creeps back.",
   }),
-  drained: (volts) => ({
-    words: `drained to ${formatText(volts, "V")}`,
+  drained: (read) => ({
+    words: `drained to ${voltsRead(read)}`,
     check: "Read again before hands go in after a while.",
   }),
   "clip-unread": () => ({
@@ -69,7 +69,7 @@ const CHARGE: Readonly<Record<ChargeState, (volts: number) => BenchSentences>> =
  */
 export function benchWords(summary: BenchSummary): BenchSentences {
   if (summary.level === "live") return LIVE[summary.code];
-  const { code, isBatteryOut, charge, volts } = summary;
-  const { words, check } = CHARGE[charge](volts);
+  const { code, isBatteryOut, charge } = summary;
+  const { words, check } = CHARGE[charge](summary);
   return { words: `${DEAD[code]}${isBatteryOut ? ", battery out" : ""}, ${words}`, check };
 }

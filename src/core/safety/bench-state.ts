@@ -102,7 +102,7 @@ export interface BenchMachine {
   readonly runsOn: boolean;
   /** The limit of the time in which it stands still. */
   readonly stop: string;
-  /** What its kind has, by its name: that it is not there needs a reason. */
+  /** What its kind has by its name, and heat where a heater was told: that it is not there needs a reason. */
   readonly kindHas: readonly string[];
   /** What is asked of a machine whose name is not known, and was not answered yet. */
   readonly asks: readonly KindQuestionId[];
@@ -149,7 +149,7 @@ function held(state: BenchState, event: HeldItem, at: string, limits: Limits): R
   const minutes = Math.ceil((Date.parse(coolAt) - Date.parse(at)) / 60_000);
   return refuse(
     "still-hot",
-    `It was under power a moment ago, and what heats is hot inside for longer than outside: feel it again in ${minutes} min.`,
+    `It was under power not long ago, and what heats is hot inside for longer than outside: feel it again in ${minutes} min (judged).`,
   );
 }
 

@@ -27,6 +27,8 @@ export type BenchSummary =
       readonly isBatteryOut: boolean;
       readonly charge: ChargeState;
       readonly volts: number;
+      /** One of them was over the meter’s range. */
+      readonly over: boolean;
     };
 
 const WORST_FIRST: readonly ChargeState[] = [
@@ -90,5 +92,6 @@ export function benchSummary(
     isBatteryOut: machine.connection !== "battery" && hasOwnBattery(machine),
     charge: worstCharge(state, machine, now, limits),
     volts: worstVolts(state),
+    over: state.stored.some(({ over }) => over === true),
   };
 }

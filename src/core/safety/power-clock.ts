@@ -25,12 +25,17 @@ export function withPowerClock(
   machine: BenchMachine,
 ): BenchState {
   if (!isPowered(after)) {
+    // Volts on what was to be dead, or a run that is written down late: it was on until now, for all that is known.
+    const wasOn =
+      isPowered(before) ||
+      event.event === "may-have-had-power" ||
+      (event.event === "isolated" && after.plug !== "isolated");
     const offAt = SAYS_OFF.has(event.event) ? at : before.offAt;
     return {
       ...after,
       onSince: undefined,
       offAt,
-      poweredUntil: isPowered(before) ? at : before.poweredUntil,
+      poweredUntil: wasOn ? at : before.poweredUntil,
     };
   }
   const begun = machine.connection === "battery" && event.event === "powered" ? (before.offAt ?? at) : at;

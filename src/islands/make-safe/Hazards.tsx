@@ -6,7 +6,7 @@ import type { BenchState } from "@/core/safety/bench-state";
 import { hazardsFor } from "@/core/safety/hazards";
 import { isHoldable } from "@/core/safety/holdable";
 import type { Shop } from "@/core/shop/shop";
-import { HELD_WORDS } from "@/words/held";
+import { HELD_WORDS, heldWords } from "@/words/held";
 import { Problem } from "../fields/Problem";
 import { NotHere } from "../frame/NotHere";
 import { VerdictMark } from "../frame/VerdictMark";
@@ -47,21 +47,6 @@ interface LineProps extends Omit<HazardsProps, "shop"> {
   readonly hazard: Hazard;
 }
 
-const STANDS = {
-  held: "stands still",
-  none: "does not run on",
-  free: "may be turning: hands stay out",
-} as const;
-const COOLS = { held: "cold", none: "not in this machine", free: "hot: hands stay out" } as const;
-const HOLDS = { held: "held", none: "not in this machine", free: "free: hands stay out" } as const;
-const WORDS_OF: ReadonlyMap<Hazard["id"], Readonly<Record<"held" | "none" | "free", string>>> = new Map<
-  Hazard["id"],
-  Readonly<Record<"held" | "none" | "free", string>>
->([
-  ["coasting", STANDS],
-  ["heat", COOLS],
-]);
-
 function Ticks({ job, bench, hazard, proven }: LineProps) {
   const { post, problem, isBusy } = usePost(job.jobId);
   const say = (payload: Record<string, unknown>) => () =>
@@ -93,7 +78,7 @@ function Ticks({ job, bench, hazard, proven }: LineProps) {
   const held = bench.held.find((one) => one.id === id);
   return (
     <>
-      {held ? <b>{(WORDS_OF.get(id) ?? HOLDS)[held.is]}</b> : null}
+      {held ? <b>{heldWords(held)}</b> : null}
       {held?.is === "held" ? null : button(HELD_WORDS[id], { event: "held", id, is: "held" }, HELD_WORDS[id])}
       {held ? null : (
         <NotHere

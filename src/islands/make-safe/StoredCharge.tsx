@@ -2,10 +2,11 @@ import { useState } from "react";
 import type { JobView } from "@/core/job/log/view";
 import type { StoreId } from "@/core/knowledge/types";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
-import { formatInstant, formatText } from "@/core/quantity/format";
+import { formatInstant } from "@/core/quantity/format";
 import { type BenchState, chargeState } from "@/core/safety/bench-state";
 import type { Shop } from "@/core/shop/shop";
 import { storeWords } from "@/words/stores";
+import { voltsRead } from "@/words/volts-read";
 import { Field } from "../fields/Field";
 import { Problem } from "../fields/Problem";
 import { ReadingField } from "../fields/ReadingField";
@@ -31,7 +32,7 @@ function ChargeNow({ bench, id, now, shop }: ItemProps) {
   const read =
     item.volts === undefined
       ? ""
-      : `${item.over ? "OL, over the meter’s range," : formatText(item.volts, "V")} read at ${formatInstant(item.at, shop.settings.zone)}`;
+      : `${voltsRead({ volts: item.volts, over: item.over })} read at ${formatInstant(item.at, shop.settings.zone)}`;
   const words = {
     charged: `Still charged: ${read}. Drain it and read it again.`,
     lapsed: `${read}; charge creeps back, so read it once more.`,

@@ -4,7 +4,7 @@ import type { BenchEvent } from "@/core/safety/bench-event.input";
 import { applyBenchEvent } from "@/core/safety/bench-state";
 import { type Line, logOf, T0, viewOf } from "../job/entries";
 import { KNOWLEDGE, LIMITS } from "../shop-context";
-import { CHECKED, MEASURED, missing, PLUGGED, RUN, SIGNED, told, took } from "./promise-lines";
+import { answer, CHECKED, MEASURED, missing, PLUGGED, RUN, SIGNED, told, took } from "./promise-lines";
 
 const bench = (event: BenchEvent): Line => ["bench-state", event];
 const OUT = bench({ event: "unplugged", evidence: "plug-in-sight" });
@@ -82,6 +82,17 @@ describe("what a kind of machine brings by its name", () => {
       issues: [{ code: "bench/still-hot", message: expect.stringContaining("5 min") }],
     });
     expect(feltAfter(10).ok).toBe(true);
+    // A run that is written down late, or volts on what was to be dead: it was hot until now, for all that is known.
+    for (const line of [
+      answer("switch-on", "runs", "afterwards"),
+      bench({ event: "isolated", volts: 90, means: "tester" }),
+    ]) {
+      const late = viewOf(logOf(...hot, line, OUT));
+      const soon = new Date(T0 + 4 * 60_000).toISOString();
+      expect(
+        applyBenchEvent(late.bench, { event: "held", id: "heat", is: "held" }, soon, late.machine, LIMITS).ok,
+      ).toBe(false);
+    }
     const { bench: on, machine } = viewOf(logOf(...hot, PLUGGED));
     expect(
       applyBenchEvent(on, { event: "held", id: "heat", is: "held" }, "2026-11-26", machine, LIMITS),

@@ -1,6 +1,6 @@
-import { formatText } from "@/core/quantity/format";
 import type { BenchEvent } from "@/core/safety/bench-event.input";
 import { storeWords } from "@/words/stores";
+import { voltsRead } from "@/words/volts-read";
 import type { KindWords } from "../../kind-words";
 
 type Of<E extends BenchEvent["event"]> = Extract<BenchEvent, { event: E }>;
@@ -35,9 +35,6 @@ const INCIDENTS: Readonly<Record<Of<"incident">["what"], string>> = {
   tingle: "a tingle",
 };
 
-const voltsWords = ({ volts, over }: Pick<Of<"stored-volts">, "volts" | "over">): string =>
-  over ? "OL, over the meter’s range," : formatText(volts, "V");
-
 export const words: KindWords<"bench-state"> = (payload) => {
   switch (payload.event) {
     case "plugged-in":
@@ -45,13 +42,13 @@ export const words: KindWords<"bench-state"> = (payload) => {
     case "unplugged":
       return `Unplugged, ${EVIDENCE[payload.evidence]}`;
     case "isolated":
-      return `${voltsWords(payload)} read where it is isolated, ${payload.means}`;
+      return `${voltsRead(payload)} read where it is isolated, ${payload.means}`;
     case "not-known":
       return "Plug not known";
     case "battery":
       return payload.is === "out" ? "Battery out" : "Battery in";
     case "stored-volts":
-      return `${voltsWords(payload)} read on the ${storeWords(payload.id)}`;
+      return `${voltsRead(payload)} read on the ${storeWords(payload.id)}`;
     case "stored-clip":
       return `Clip left on the ${storeWords(payload.id)}`;
     case "stored-cannot":
