@@ -1,11 +1,11 @@
 import { type Mutation, m } from "./mutation";
+import { CLOSERS } from "./mutations-of-closers";
 import { WORDS } from "./mutations-of-words";
 
 const BENCH = "src/core/safety/bench-state.ts";
 const LIVE = "src/core/safety/live-work.ts";
 const STATE = "src/core/safety/live-state.ts";
 const WORD = "src/core/job/sign-off/sign-off.ts";
-const FOLD = "src/core/safety/dangers/fold-dangers.ts";
 const ENERGY_DANGERS = "src/core/safety/dangers/energy-dangers.ts";
 const DANGER_EVENTS = "src/log/danger-events.ts";
 const STRIKES = "src/log/energies.ts";
@@ -313,102 +313,6 @@ const OPENERS: readonly Mutation[] = [
     "",
   ),
   m("opened: what came in with the machine", "src/log/kinds/taken-in/energy.ts", "...carried,", ""),
-];
-
-const CLOSERS: readonly Mutation[] = [
-  m(
-    "closed by the same test, once the remedy is made",
-    FOLD,
-    "closedBy: danger.remediedBy > 0 || isMistake ? seq : null",
-    "closedBy: seq",
-  ),
-  m(
-    "closed as misread only by two good readings",
-    FOLD,
-    "PASSES_OF_A_MISTAKE = 2",
-    "PASSES_OF_A_MISTAKE = 1",
-  ),
-  m(
-    "closed as misread only with nothing worked on between",
-    FOLD,
-    "passes: 0, remediedBy: isRemedy ? seq : before",
-    "remediedBy: isRemedy ? seq : before",
-  ),
-  m(
-    "closed by a run only once the remedy is made",
-    FOLD,
-    "|| danger.remediedBy === 0) return danger",
-    ") return danger",
-  ),
-  m(
-    "closed only by a run as long as it was told to take",
-    FOLD,
-    "return minutes > 0 && minutes >= danger.runMinutes ?",
-    "return minutes > 0 ?",
-  ),
-  m(
-    "closed only by a clean run; any other takes the remedy back",
-    FOLD,
-    "if (!isClean) return { ...danger, remediedBy: 0 };",
-    "if (!isClean) return danger;",
-  ),
-  m(
-    "remedied only by a repair of what was found",
-    FOLD,
-    "return spoils.includes(remedy.spoils);",
-    "return true;",
-  ),
-  m(
-    "remedied only by the fault that was proved",
-    FOLD,
-    "return remedy.faults.some((id) => mends.includes(id));",
-    "return true;",
-  ),
-  m(
-    "remedied only at the station it was seen at",
-    FOLD,
-    "return remedy.stations.some((id) => stations.includes(id));",
-    "return true;",
-  ),
-  m(
-    "remedied by no repair that is struck out",
-    FOLD,
-    '!isStruck && event.on === "repair"',
-    'event.on === "repair"',
-  ),
-  m("what was read before a strike is no answer to it", FOLD, "seq > danger.struckBy ?", "seq > 0 ?"),
-  m(
-    "a strike does not give a remedy back that a failed test took",
-    FOLD,
-    "if (danger.struckBy === 0 && !isTakenBack) return danger;",
-    "if (danger.struckBy === 0) return danger;",
-  ),
-  m("a run before a strike closes nothing", FOLD, " && seq > danger.remediedBy;", ";"),
-  m("a finding explains only what it can do", FOLD, "if (!isReason) return danger;", ""),
-  m(
-    "a run made without its grant closes nothing",
-    "src/log/kinds/acceptance-run/energy.ts",
-    'isClean && taken === "afterwards" ? []',
-    "!isClean && isClean ? []",
-  ),
-  m(
-    "a leakage read without its grant closes nothing",
-    "src/log/kinds/reading/energy.ts",
-    "...(isWorthless ? [] :",
-    "...(isWorthless && false ? [] :",
-  ),
-  m(
-    "a struck line keeps what it took away",
-    STRIKES,
-    "isSlip(entry, strike, own) ? [] : own.flatMap(leftOf)",
-    "isSlip(entry, strike, own) ? [] : []",
-  ),
-  m(
-    "a shock, smoke, water or a trip is never a slip",
-    STRIKES,
-    '(event.event === "danger" && isNeverMistaken(event.kind))',
-    "false",
-  ),
 ];
 
 /** Each rule, opener and closer, broken once. */

@@ -8,5 +8,5 @@ export interface VoltsRead {
 
 /** Volts as they were read: of a meter over its range no figure is known. */
 export function voltsRead({ volts, over }: VoltsRead): string {
-  return over ? "OL (over the meter’s range)" : formatText(volts, "V");
+  return over ? "OL" : formatText(volts, "V");
 }

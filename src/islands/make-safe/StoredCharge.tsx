@@ -34,7 +34,7 @@ function ChargeNow({ bench, id, now, shop }: ItemProps) {
       ? ""
       : `${voltsRead({ volts: item.volts, over: item.over })} read at ${formatInstant(item.at, shop.settings.zone)}`;
   const words = {
-    charged: `Still charged: ${read}. Drain it and read it again.`,
+    charged: `Still charged: ${read}${item.over ? ", more than the meter’s range" : ""}. Drain it and read it again.`,
     lapsed: `${read}; charge creeps back, so read it once more.`,
     once: `${read}. Once is not enough here: wait a minute and read it again, or leave the clip on.`,
     drained: `Drained: ${read}.`,
