@@ -386,17 +386,4 @@ describe("work that asks for its own test", () => {
     expect(missing(lines, RUN)).toContain("clip");
     expect(open(...lines, ["bench-state", { event: "clips-off" }])).toEqual([]);
   });
-
-  it("a run is taken back by whatever stalls, smokes or trips after it", () => {
-    const done: readonly Line[] = [...START, FIT, ...CHECKED, PLUGGED, ran()];
-    expect(wordOf(...done).word).toBe("repaired");
-    expect(wordOf(...done, told({ signs: ["hum"] })).unproven).toContain("run-taken-back");
-    expect(wordOf(...done, told({ signs: ["hum"] }), ran()).word).toBe("repaired");
-    const withdrawn: readonly Line[] = [...done, told({ signs: ["hum"] }), struck(done.length + 1)];
-    expect(wordOf(...withdrawn).unproven).toContain("run-taken-back");
-    expect(wordOf(...done, answer("switch-on", "hums-still", "afterwards")).unproven).toContain(
-      "run-taken-back",
-    );
-    expect(wordOf(...done, happened("smoke"))).toMatchObject({ word: "do-not-use" });
-  });
 });
