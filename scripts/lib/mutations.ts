@@ -3,6 +3,7 @@ import { CLOSERS } from "./mutations-of-closers";
 import { WORDS } from "./mutations-of-words";
 
 const BENCH = "src/core/safety/bench-state.ts";
+const CHARGE = "src/core/safety/charge-state.ts";
 const LIVE = "src/core/safety/live-work.ts";
 const STATE = "src/core/safety/live-state.ts";
 const WORD = "src/core/job/sign-off/sign-off.ts";
@@ -26,16 +27,16 @@ const ENERGY: readonly Mutation[] = [
   m(
     "a clip stays on record whatever is said of the plug",
     BENCH,
-    "if (item.clip === true) return [{ id: item.id, clip: true, at: item.at }];",
+    "if (clip === true) return [{ id, clip, clipStruck, at }];",
     "",
   ),
   m(
     "a clip counts only once volts were read under it",
-    BENCH,
-    'if (item.volts === undefined) return item.clip ? "clip-unread" : "cannot";',
-    'if (item.volts === undefined) return item.clip ? "clip" : "cannot";',
+    CHARGE,
+    'if (isClipped) return "clip-unread";',
+    'if (isClipped) return "clip";',
   ),
-  m("volts read under power say nothing after", BENCH, 'if (item.whileOn) return "not-read";', ""),
+  m("volts read under power say nothing after", CHARGE, 'if (item.whileOn) return "not-read";', ""),
   m(
     "volts come before claims",
     BENCH,
@@ -44,7 +45,7 @@ const ENERGY: readonly Mutation[] = [
   ),
   m(
     "an electrolytic is read twice, a minute apart",
-    BENCH,
+    CHARGE,
     'return isOnce ? "once" : "drained";',
     'return isOnce ? "drained" : "drained";',
   ),
@@ -78,7 +79,18 @@ const ENERGY: readonly Mutation[] = [
     '    { event: "stalled" },\n',
     "",
   ),
-  m("a clip that is struck out is on all the same", STRIKES, '    case "stored-clip":\n', ""),
+  m(
+    "a clip that is struck out is on all the same",
+    STRIKES,
+    'return [{ event: "clip-struck", id: event.id }];',
+    "return [];",
+  ),
+  m(
+    "a clip that is struck out holds no charge down",
+    CHARGE,
+    "const isClipped = item.clip === true && item.clipStruck !== true;",
+    "const isClipped = item.clip === true;",
+  ),
   m(
     "what runs on stands still before hands go in",
     BENCH,

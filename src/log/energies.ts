@@ -34,11 +34,12 @@ function leftOf(event: LineEvent): readonly LineEvent[] {
     case "opened":
     case "stopped-in":
     case "stored-volts":
-    case "stored-clip":
     case "isolated":
     case "without-grant":
     case "seen-to-anew":
       return [event];
+    case "stored-clip":
+      return [{ event: "clip-struck", id: event.id }];
     default:
       return [];
   }

@@ -1,5 +1,5 @@
-import type { ChargeState } from "@/core/safety/bench-state";
 import type { BenchSummary, DeadCode, LiveCode } from "@/core/safety/bench-summary";
+import type { ChargeState } from "@/core/safety/charge-state";
 import { type VoltsRead, voltsRead } from "./volts-read";
 
 /** What it says, and one line: what to check to get further. */

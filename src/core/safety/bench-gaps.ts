@@ -1,6 +1,7 @@
 import { type BenchNeed, partsOf } from "../knowledge/touches";
 import type { Limits, StoreId } from "../knowledge/types";
-import { type BenchMachine, type BenchState, type ChargeState, chargeState } from "./bench-state";
+import type { BenchMachine, BenchState } from "./bench-state";
+import { type ChargeState, chargeState } from "./charge-state";
 import type { DangerKind } from "./dangers/danger";
 import { HOLDABLE, type Holdable } from "./holdable";
 

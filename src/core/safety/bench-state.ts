@@ -1,6 +1,7 @@
 import { limitOf } from "../knowledge/resolve-limits";
 import type { Limits, StoreId } from "../knowledge/types";
 import { fail, issue, ok, type Result } from "../result";
+import { chargeState, type StoredItem } from "./charge-state";
 import type { DangerKind } from "./dangers/danger";
 import type { ProtectionClass } from "./dead-checks";
 import type { EnergyEvent } from "./energy-event";
@@ -9,27 +10,6 @@ import type { KindQuestionId } from "./kind-questions";
 
 export type Plug = "not-known" | "plugged-in" | "unplugged" | "isolated";
 export type PlugEvidence = "plug-in-sight" | "plug-in-pocket" | "plug-tagged" | "cord-off-machine";
-
-/** What was read on one part that can hold charge. A clip that stays on does not lapse; volts read under it do. */
-export interface StoredItem {
-  readonly id: StoreId;
-  readonly volts?: number | undefined;
-  /** The meter was over its range: the volts are what it was taken for. */
-  readonly over?: boolean | undefined;
-  readonly clip?: boolean | undefined;
-  /** Why its volts could not be read. */
-  readonly cannot?: string | undefined;
-  readonly at: string;
-  readonly recheckAfter?: string | undefined;
-  /** Since when it was read dead, without power in between. */
-  readonly deadSince?: string | undefined;
-  /** Whether one reading is not enough: charge creeps back into an electrolytic. */
-  readonly needsTwo?: boolean | undefined;
-  /** Its volts were read while power was on: they say nothing of the time after. */
-  readonly whileOn?: boolean | undefined;
-  /** What shows that this machine has none. */
-  readonly none?: string | undefined;
-}
 
 /** What can move by itself: `none` is the honest way out of a question that does not fit this machine. */
 export interface HeldItem {
@@ -121,7 +101,8 @@ function withStored(state: BenchState, item: StoredItem): BenchState {
 /** Power came or may have come: nothing read before it counts any longer, and a clip is still where it was. */
 function uncharged(state: BenchState): BenchState {
   const stored = state.stored.flatMap((item): StoredItem[] => {
-    if (item.clip === true) return [{ id: item.id, clip: true, at: item.at }];
+    const { id, clip, clipStruck, at } = item;
+    if (clip === true) return [{ id, clip, clipStruck, at }];
     return item.none === undefined ? [] : [item];
   });
   return { ...state, provenDead: undefined, stored, plugEvidence: undefined, outlet: undefined };
@@ -274,11 +255,24 @@ function storedVolts(
       whileOn: isPowered(state) || undefined,
       // Nobody said that the clip came off: it is asked for before power, while the hands go by the volts alone.
       clip: before?.clip,
+      clipStruck: before?.clipStruck,
     }),
     // Volts come before claims.
     nothingStores: state.nothingStores && isDead,
     wasCharged: state.wasCharged || !isDead,
   };
+}
+
+/** A clip was put on, or was said to be in a line that does not count; one that counts stays what it is. */
+function clipped(
+  state: BenchState,
+  { event, id }: Extract<EnergyEvent, { event: "stored-clip" | "clip-struck" }>,
+  at: string,
+): BenchState {
+  const before = state.stored.find((one) => one.id === id);
+  const isOn = event === "stored-clip" || (before?.clip === true && before.clipStruck !== true);
+  const clipStruck = isOn ? undefined : true;
+  return withStored(state, { ...before, id, clip: true, clipStruck, at, none: undefined, cannot: undefined });
 }
 
 /**
@@ -322,21 +316,13 @@ export function applyBenchEvent(
       return ok({ ...state, stored: state.stored.filter(({ clip }) => clip !== true) });
     case "stored-none":
       return storedNone(state, event, at, machine);
-    case "stored-clip": {
-      const before = state.stored.find(({ id }) => id === event.id);
-      return ok(
-        withStored(state, { ...before, id: event.id, clip: true, at, none: undefined, cannot: undefined }),
-      );
+    case "stored-clip":
+    case "clip-struck":
+      return ok(clipped(state, event, at));
+    case "stored-cannot": {
+      const { clip, clipStruck } = state.stored.find(({ id }) => id === event.id) ?? {};
+      return ok(withStored(state, { id: event.id, cannot: event.why, clip, clipStruck, at }));
     }
-    case "stored-cannot":
-      return ok(
-        withStored(state, {
-          id: event.id,
-          cannot: event.why,
-          clip: state.stored.find(({ id }) => id === event.id)?.clip,
-          at,
-        }),
-      );
     case "nothing-stores":
       return nothingStores(state, machine, event.why, at, limits);
     case "held":
@@ -361,32 +347,4 @@ export function applyBenchEvent(
 /** The state as it may be relied on now: a plug that is no longer known counts as plugged in. */
 export function asSeen(state: BenchState, isFresh: boolean): BenchState {
   return isFresh ? state : { ...state, ...doubted(state) };
-}
-
-export type ChargeState =
-  | "not-read"
-  | "charged"
-  | "lapsed"
-  | "once"
-  | "drained"
-  | "clip"
-  | "clip-unread"
-  | "cannot"
-  | "none";
-
-/** How one item that can hold charge stands at `now`. */
-export function chargeState(state: BenchState, id: StoreId, now: string, limits: Limits): ChargeState {
-  if (state.nothingStores) return "none";
-  const item = state.stored.find((one) => one.id === id);
-  if (!item) return "not-read";
-  if (item.none !== undefined) return "none";
-  if (item.volts === undefined) return item.clip ? "clip-unread" : "cannot";
-  if (Math.abs(item.volts) > limitOf(limits, "safe-to-work-volts").value) return "charged";
-  if (item.whileOn) return "not-read";
-  // Below the limit with the clip on it: nothing can creep back.
-  if (item.clip) return "clip";
-  if (item.recheckAfter !== undefined && now >= item.recheckAfter) return "lapsed";
-  const apart = (Date.parse(item.at) - Date.parse(item.deadSince ?? item.at)) / 1000;
-  const isOnce = item.needsTwo === true && apart < limitOf(limits, "electrolytic-second-reading").value;
-  return isOnce ? "once" : "drained";
 }

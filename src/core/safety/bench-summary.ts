@@ -1,6 +1,7 @@
 import type { Limits } from "../knowledge/types";
 import { gapsFor, hasOwnBattery } from "./bench-gaps";
-import { type BenchMachine, type BenchState, type ChargeState, chargeState } from "./bench-state";
+import type { BenchMachine, BenchState } from "./bench-state";
+import { type ChargeState, chargeState } from "./charge-state";
 
 /** How dangerous the machine stands there: drawn as a pattern, never as colour alone. */
 export type BenchLevel = "live" | "charge" | "hands";

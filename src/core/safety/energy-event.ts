@@ -1,4 +1,5 @@
 import type { Incident } from "../knowledge/move-page.input";
+import type { StoreId } from "../knowledge/types";
 import type { BenchEvent } from "./bench-event.input";
 import type { DangerKind, Remedy } from "./dangers/danger";
 import type { Proof } from "./proof";
@@ -13,6 +14,8 @@ export type EnergyEvent =
   | { readonly event: "powered" }
   /** It may have been on since: live work entered late, a line nobody can read, a line of power struck out. */
   | { readonly event: "may-have-had-power" }
+  /** What is left of a clip whose line was struck out: it may be on. */
+  | { readonly event: "clip-struck"; readonly id: StoreId }
   | { readonly event: "opened"; readonly access: string }
   | { readonly event: "closed"; readonly access: string }
   /** Another visit, or other hazards were said: what was seen to before says nothing of it. */

@@ -52,12 +52,18 @@ function Whole({ job }: { readonly job: JobView }) {
 /** A clip that is still on a capacitor comes off before the cover over it goes on. */
 function Clip({ job }: { readonly job: JobView }) {
   const { ref } = useAnchored("clip");
-  if (!job.bench.stored.some(({ clip }) => clip === true)) return null;
+  const clips = job.bench.stored.filter(({ clip }) => clip === true);
+  if (clips.length === 0) return null;
+  const isSure = clips.some(({ clipStruck }) => clipStruck !== true);
   return (
     <section ref={ref} aria-label="Clip" className="sheet mb-3 flex flex-wrap items-center gap-4 px-5 py-3">
       <p className="min-w-0 flex-1 basis-60">
-        <b>The clip is still on a capacitor.</b> Take it off before its cover goes on, hands away from the
-        terminals.
+        <b>
+          {isSure
+            ? "The clip is still on a capacitor."
+            : "A clip may be on a capacitor: its line was struck out."}
+        </b>{" "}
+        Take it off before its cover goes on, hands away from the terminals.
       </p>
       <ClipsOff job={job} stage="put-back" />
     </section>

@@ -9,6 +9,8 @@ export abstract class BareClock extends BareList {
   private onSince = "";
   private offAt = "";
   private lastEnd = "";
+  /** When the line that is read was written. */
+  protected at = "";
   readonly lasted = new Map<number, number>();
 
   protected abstract isOnBattery(): boolean;
@@ -29,6 +31,12 @@ export abstract class BareClock extends BareList {
 
   protected underClips(line: number): void {
     for (const id of this.clips) this.open("clip-under-power", id, line, `clip ${id}`, [], true, false);
+  }
+
+  /** What happens at the machine ends whatever run went before it. */
+  protected override happened(kind: string, line: number, struck: boolean): void {
+    if (!struck) this.lastEnd = this.at;
+    super.happened(kind, line, struck);
   }
 
   protected tick(entry: Entry, isStruck: boolean): void {

@@ -55,7 +55,7 @@ class Reader extends BareClock {
       this.runsOn = last.payload.hazards.some((id) => id === "blades" || id === "coasting");
     for (const entry of entries) {
       const strike = dead.get(entry.seq);
-      this.now = entry.seq;
+      [this.now, this.at] = [entry.seq, entry.at];
       this.strike = strike?.seq ?? 0;
       if (strike) this.struckLine(entry, isSoon(entry, strike));
       else this.line(entry);

@@ -7,9 +7,9 @@ import {
   asSeen,
   type BenchMachine,
   type BenchState,
-  chargeState,
 } from "@/core/safety/bench-state";
 import { benchSummary } from "@/core/safety/bench-summary";
+import { chargeState } from "@/core/safety/charge-state";
 import type { EnergyEvent as BenchEvent } from "@/core/safety/energy-event";
 import { isPlugFresh } from "@/core/safety/plug-watch";
 import { benchWords } from "@/words/bench-state";

@@ -378,12 +378,4 @@ describe("work that asks for its own test", () => {
     expect(open(...START, chosen("temporary"))).toEqual(["temporary, mended"]);
     expect(open(...START, chosen("temporary"), chosen("fit"))).toEqual([]);
   });
-
-  it("a clip that is struck out is on all the same, until it is said to be off", () => {
-    const clip: Line = ["bench-state", { event: "stored-clip", id: "start" }];
-    const lines: readonly Line[] = [...START, clip, struck(3), ...CHECKED, PLUGGED];
-    expect(open(...lines)).toEqual(["clip-under-power, mended"]);
-    expect(missing(lines, RUN)).toContain("clip");
-    expect(open(...lines, ["bench-state", { event: "clips-off" }])).toEqual([]);
-  });
 });
