@@ -2,6 +2,7 @@ import type { UseFormReturn } from "react-hook-form";
 import { hazardsLost } from "@/core/job/door/hazards-lost";
 import { kindByName } from "@/core/job/door/machine-kind";
 import { recallsFor } from "@/core/job/door/recall";
+import type { TakenIn } from "@/core/job/log/entry";
 import { openQuestions } from "@/core/safety/kind-questions";
 import type { Shop } from "@/core/shop/shop";
 import { inSentence } from "@/words/in-sentence";
@@ -22,12 +23,12 @@ const RECALL: readonly { readonly value: Form["recall"]; readonly label: string 
 ];
 
 /** The machine as it was kept, on this visit or the one before; null for one that was not here. */
-export type Before = { readonly machine: string; readonly hazards: readonly string[] } | null;
+export type Before = Pick<TakenIn, "machine" | "hazards" | "heater"> | null;
 
 /** What was said or known of it before and is not any more is taken back with a reason. */
 export function WhyWithout({ form, shop, before }: DoorProps & { readonly before: Before }) {
-  const [machine, hazards] = form.watch(["machine", "hazards"]);
-  const lost = before ? hazardsLost(before, { machine, hazards }, shop.archetypes) : [];
+  const [machine, hazards, heater] = form.watch(["machine", "hazards", "heater"]);
+  const lost = before ? hazardsLost(before, { machine, hazards, heater }, shop.archetypes) : [];
   if (lost.length === 0) return null;
   const named = shop.hazards.filter(({ id }) => lost.includes(id)).map(({ label }) => inSentence(label));
   return (

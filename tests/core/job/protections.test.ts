@@ -45,6 +45,11 @@ describe("what protects is a row of a table, never a word that sounds like one",
 
   it("is known by colour and by terminal, whatever the lead is called", () => {
     expect(named("lead", { sort: "wire", colour: "green-yellow" })).toBe("earth");
+    for (const colour of ["green/yellow", "Yellow and green", "green with yellow stripe"])
+      expect(named("lead", { sort: "wire", colour })).toBe("earth");
+    expect(named("lead", { sort: "wire", colour: "grey-green" })).toBeUndefined();
+    expect(named("green/yellow lead", { sort: "fastener" })).toBe("earth");
+    expect(named("PE", { sort: "wire" })).toBe("earth");
     expect(named("wire", { sort: "wire", terminal: "PE" })).toBe("earth");
     expect(named("wave washer", { sort: "washer", colour: "green-yellow" })).toBe("earth");
   });

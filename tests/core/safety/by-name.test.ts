@@ -127,15 +127,18 @@ describe("what a kind of machine brings by its name", () => {
 
   it("what was said of it is taken back with a reason only, also by another name", () => {
     const { archetypes } = KNOWLEDGE;
-    const mower = { machine: "Hedge trimmer", hazards: ["springs"] };
+    const mower = { machine: "Hedge trimmer", hazards: ["springs"], heater: "no" } as const;
     expect(hazardsLost(mower, mower, archetypes)).toEqual([]);
     expect(hazardsLost(mower, { ...mower, hazards: [] }, archetypes)).toEqual(["springs"]);
-    expect(hazardsLost(mower, { machine: "Green thing", hazards: [] }, archetypes)).toEqual([
+    expect(hazardsLost(mower, { ...mower, machine: "Green thing", hazards: [] }, archetypes)).toEqual([
       "springs",
       "blades",
     ]);
     expect(
-      hazardsLost(mower, { machine: "Green thing", hazards: ["blades", "springs"] }, archetypes),
+      hazardsLost(mower, { ...mower, machine: "Green thing", hazards: ["blades", "springs"] }, archetypes),
     ).toEqual([]);
+    const heated = { ...mower, heater: "yes" } as const;
+    expect(hazardsLost(heated, mower, archetypes)).toEqual(["heat"]);
+    expect(hazardsLost(mower, heated, archetypes)).toEqual([]);
   });
 });

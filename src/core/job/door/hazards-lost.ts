@@ -1,14 +1,20 @@
 import type { Archetype } from "../../knowledge/types";
+import type { TakenIn } from "../log/entry";
 import { kindByName } from "./machine-kind";
 
 /** A machine as far as its hazards go. */
 interface Named {
   readonly machine: string;
   readonly hazards: readonly string[];
+  readonly heater: TakenIn["heater"];
 }
 
-const hazardsOf = ({ machine, hazards }: Named, archetypes: readonly Archetype[]): readonly string[] => [
+const hazardsOf = (
+  { machine, hazards, heater }: Named,
+  archetypes: readonly Archetype[],
+): readonly string[] => [
   ...hazards,
+  ...(heater === "yes" ? ["heat"] : []),
   ...(kindByName(machine, archetypes)?.hazards ?? []),
 ];
 

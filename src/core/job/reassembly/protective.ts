@@ -16,11 +16,21 @@ type Named = Pick<Removed, "sort" | "what" | "colour" | "terminal">;
 
 const plain = (text: string): string => text.trim().toLowerCase();
 
+/** Words apart from each other, however they were joined: "green/yellow" is "green yellow". */
+const apart = (text: string): string => text.replace(/[^\p{L}\p{N}’']+/gu, " ").trim();
+
 /** Whether a name, in the singular or the plural, stands as a whole in what was written. */
 function says(what: string, name: string): boolean {
-  const words = ` ${what.replace(/[^\p{L}\p{N}’'-]+/gu, " ")} `;
-  return words.includes(` ${name} `) || words.includes(` ${name}s `);
+  const words = ` ${apart(what)} `;
+  return words.includes(` ${apart(name)} `) || words.includes(` ${apart(name)}s `);
 }
+
+/** A colour as it was written: with its joints, "and" and "stripe" left out. */
+const colourOf = (colour: string): string =>
+  apart(plain(colour))
+    .split(" ")
+    .filter((word) => !/^(and|with|stripe[sd]?)$/.test(word))
+    .join("-");
 
 /** The longest name that stands in what was written: "thermal fuse" before "fuse". */
 function byName(what: string, rows: readonly Protection[]): Protection | undefined {
@@ -41,7 +51,8 @@ export function protectionOf(
 ): Protection | undefined {
   const byColour = rows.find(
     ({ colours = [], terminals = [] }) =>
-      colours.includes(plain(colour)) || (sort === "wire" && terminals.includes(plain(terminal))),
+      colours.includes(colourOf(colour)) ||
+      (sort === "wire" && (terminals.includes(plain(terminal)) || terminals.includes(plain(what)))),
   );
   const named = byColour ?? byName(plain(what), rows);
   if (named) return named;
