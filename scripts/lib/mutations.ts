@@ -217,7 +217,7 @@ const OPENERS: readonly Mutation[] = [
   m(
     "an earth is known by its colour, whatever is posted",
     "src/core/job/reassembly/protective.ts",
-    "colours.includes(plain(colour)) ||",
+    "colours.includes(colourOf(colour)) ||",
     "",
   ),
   m(

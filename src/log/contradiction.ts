@@ -1,5 +1,5 @@
 import type { MotorPlate, TakenIn } from "@/core/job/log/entry";
-import { highestVolts } from "@/core/markings/high-voltage";
+import { highestVolts } from "@/core/markings/volts";
 import { readOf } from "@/core/nameplate/as-typed";
 import type { LineEvent } from "@/core/safety/energy-event";
 

@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { kindByName } from "@/core/job/door/machine-kind";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
-import { highestVolts } from "@/core/markings/high-voltage";
 import { parseLeadPair } from "@/core/markings/lead-pair";
 import { bandsIn } from "@/core/markings/resistor-bands";
+import { highestVolts } from "@/core/markings/volts";
 import { parseNumber } from "@/core/matching/makers-number";
 import { parseLength } from "@/core/matching/typed";
 import { readOf } from "@/core/nameplate/as-typed";

@@ -13,6 +13,8 @@ export interface AllowedBand {
   /** The limit row that was taken where the mark names no tolerance. */
   readonly limitId?: string;
   readonly isAssumed: boolean;
+  /** As far as such a part is sold: beyond the band and within this nothing can be said. Only where it was assumed. */
+  readonly widest?: { readonly min: Farads; readonly max: Farads };
 }
 
 /** The limit row that stands in for a tolerance the mark does not print. */
@@ -23,20 +25,24 @@ const ASSUMED: Readonly<Record<CapacitorMark["role"], string>> = {
 };
 
 /**
- * What the marking allows. Without a printed tolerance a run part is given the widest class (±10 %),
- * a start part −0/+20 %, and a part of unknown kind the widest tolerance sold, either way.
- * Farads. Source: mark, iec-60252-1, iec-60252-2.
+ * What the marking allows. Without a printed tolerance a run or a start part is given ±10 %, a start part that is sold
+ * to ±20 % with that as its widest, and a part of unknown kind the widest tolerance sold. Farads.
+ * Source: mark, iec-60252-1, iec-60252-2.
  */
 export function allowedBand(mark: CapacitorMark, role: CapacitorMark["role"], limits: Limits): AllowedBand {
   if (mark.band) return { ...mark.band, source: "mark", isAssumed: false };
-  const nominal = mark.nominal ?? 0;
   const { value, source, id } = limitOf(limits, ASSUMED[role]);
+  const widest = limitOf(limits, ASSUMED["not-known"]).value;
   return {
-    // A start part is sold from its figure upwards.
-    min: role === "start" ? farads(nominal) : farads(denoise(nominal * (1 - value))),
-    max: farads(denoise(nominal * (1 + value))),
+    ...around(mark.nominal ?? 0, value),
     source,
     limitId: id,
     isAssumed: true,
+    ...(role === "start" ? { widest: around(mark.nominal ?? 0, widest) } : {}),
   };
 }
+
+const around = (nominal: number, share: number): { readonly min: Farads; readonly max: Farads } => ({
+  min: farads(denoise(nominal * (1 - share))),
+  max: farads(denoise(nominal * (1 + share))),
+});

@@ -1,4 +1,5 @@
 import { shiftDecimal } from "../quantity/decimal";
+import { PRINTED, printedNumber } from "../quantity/printed-number";
 import { type Issue, issue } from "../result";
 
 /** One piece of the marking and what it was understood to mean. */
@@ -17,7 +18,7 @@ export interface UnderstoodPart {
   readonly meaning: string;
 }
 
-export const NUM = String.raw`(?<!\d)\d+(?:[.,]\d+)?`;
+export const NUM = PRINTED;
 const MICRO = String.raw`(?:[uμ]\s*f(?:d)?|mfd|mf|micro\s*farads?)`;
 
 export interface Draft {
@@ -26,14 +27,19 @@ export interface Draft {
   issues: Issue[];
 }
 
+/** Takes a piece out, leaving a mark that nothing reads across. */
+export function cut(draft: Draft, index: number, length: number): void {
+  draft.rest = `${draft.rest.slice(0, index)} ¦ ${draft.rest.slice(index + length)}`;
+}
+
 export function take(draft: Draft, pattern: RegExp): RegExpExecArray | undefined {
   const match = pattern.exec(draft.rest);
   if (!match) return undefined;
-  draft.rest = `${draft.rest.slice(0, match.index)} ¦ ${draft.rest.slice(match.index + match[0].length)}`;
+  cut(draft, match.index, match[0].length);
   return match;
 }
 
-export const num = (text: string | undefined): number => Number((text ?? "").replace(",", "."));
+export const num = (text: string | undefined): number => printedNumber(text ?? "");
 
 export function note(draft: Draft, text: string, field: UnderstoodPart["field"], meaning: string): void {
   draft.parts.push({ text: text.trim(), field, meaning });

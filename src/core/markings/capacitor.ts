@@ -1,8 +1,10 @@
 import { denoise } from "../quantity/decimal";
 import { normaliseSigns } from "../quantity/parse-reading";
+import { PRINTED, printedNumber, signsOf } from "../quantity/printed-number";
 import { type Farads, farads, type Volts, volts } from "../quantity/units";
 import { fail, ok, type Result } from "../result";
 import {
+  cut,
   type Draft,
   NUM,
   note,
@@ -13,7 +15,7 @@ import {
   type UnderstoodPart,
   type Values,
 } from "./capacitance";
-import { DIRECT_VOLTS } from "./direct-volts";
+import { type PrintedVolts, voltsIn } from "./volts";
 
 export type CapacitorRole = "start" | "run" | "not-known";
 
@@ -119,34 +121,27 @@ function takeVoltsByClass(draft: Draft): CapacitorMark["byClass"] {
   return pairs;
 }
 
-/** Volts that are printed as direct ones: they are no rating for the mains, and are never taken for one. */
-function takeVoltsDc(draft: Draft): number | undefined {
-  const found = take(draft, DIRECT_VOLTS);
+/** Takes the first volts of these kinds; those that stand for none are told of. */
+function takeVolts(draft: Draft, kinds: readonly PrintedVolts["kind"][]): number | undefined {
+  const found = voltsIn(draft.rest).find(({ kind }) => kinds.includes(kind));
   if (!found) return undefined;
-  note(draft, found[0], "voltage", `${num(found[1])} V DC, no rating for the mains`);
-  return num(found[1]);
-}
-
-function takeVolts(draft: Draft): number | undefined {
-  const none = take(draft, /(?<![\d.,])0+\s*(?:v\s*a\.?c\.?|vac|v\s*~|volts?|v)(?![a-z])/i);
-  if (none)
+  const { text, index, values } = found;
+  cut(draft, index, text.length);
+  const most = Math.max(...values);
+  if (most === 0)
     problem(
       draft,
       "no-volts",
-      `Voltage "${none[0].trim()}" is none: a capacitor is marked with volts such as 250 VAC.`,
-      none[0].trim(),
+      `Voltage "${text.trim()}" is none: a capacitor is marked with volts such as 250 VAC.`,
+      text.trim(),
     );
-  const several = take(
+  note(
     draft,
-    /(\d{2,5})\s*\/\s*(\d{2,5})(?:\s*\/\s*(\d{2,5}))?\s*v(?:olts?)?\s*(?:a\.?c\.?|~|ac)?/i,
+    text,
+    "voltage",
+    found.kind === "dc" ? `${most} V DC, no rating for the mains` : `${most} V AC`,
   );
-  const found =
-    several ??
-    take(draft, /(\d{2,5})\s*(?:v\s*a\.?c\.?|vac|v\s*~|v\s*∼|wvac|volts?(?:\s*a\.?c\.?)?|v)(?![a-z])/i);
-  if (!found) return undefined;
-  const values = [num(found[1]), ...(several ? [num(found[2]), num(found[3])] : [])];
-  note(draft, found[0], "voltage", `${Math.max(...values)} V AC`);
-  return Math.max(...values);
+  return most;
 }
 
 interface RoleClue {
@@ -306,6 +301,40 @@ function checkValues(draft: Draft, values: Values, text: string): void {
     problem(draft, "too-large", `Capacitance in "${text}" is larger than any motor capacitor (0.1 F).`, text);
 }
 
+const isCapacitance = ({ field }: UnderstoodPart): boolean => field === "capacitance";
+
+/** One comma or point before exactly three digits: for farads both are sold, so it is asked. Volts are the larger. */
+function checkThousands(draft: Draft): void {
+  for (const { text } of draft.parts.filter(isCapacitance))
+    for (const [found] of text.matchAll(new RegExp(PRINTED, "g"))) {
+      if (!/^\d{1,3}[.,]\d{3}$/.test(found) || signsOf(found).groups === undefined) continue;
+      problem(
+        draft,
+        "thousands",
+        `Capacitance "${found}" can be ${Number(found.replace(",", "."))} or ${printedNumber(found)}: write the one that is printed, without a mark between thousands.`,
+        found,
+      );
+    }
+}
+
+const SIGNED: ReadonlySet<UnderstoodPart["field"]> = new Set(["capacitance", "tolerance", "voltage"]);
+
+/** One sign cannot set thousands apart in one number and be the decimal point of the next. */
+function checkSigns(draft: Draft, text: string): void {
+  const signs = draft.parts
+    .filter(({ field }) => SIGNED.has(field))
+    .flatMap((part) => [...part.text.matchAll(new RegExp(PRINTED, "g"))].map(([found]) => signsOf(found)));
+  const points = new Set(signs.flatMap(({ point }) => point ?? []));
+  const isTwoWays = points.size > 1 || signs.some(({ groups }) => groups !== undefined && points.has(groups));
+  if (isTwoWays)
+    problem(
+      draft,
+      "two-ways",
+      `Marking "${text}" writes its numbers in two ways: write decimals with a point and thousands with nothing between, such as 1200 V 8.5 μF.`,
+      text,
+    );
+}
+
 /**
  * A motor capacitor's marking, field by field.
  * Knows ranges, nominal values with tolerance or tolerance letter (iec-60062), dual cans, codes such as 106K,
@@ -320,14 +349,18 @@ export function parseCapacitorMark(typed: string): Result<CapacitorMark> {
   const values = takeCapacitance(draft);
   const tolerance = takeTolerance(draft, values.letter);
   const several = takeVoltsByClass(draft);
-  const voltsDc = takeVoltsDc(draft);
-  const voltsAc = several ? Math.max(...several.map((one) => one.volts)) : takeVolts(draft);
+  const voltsDc = takeVolts(draft, ["dc"]);
+  const voltsAc = several
+    ? Math.max(...several.map((one) => one.volts))
+    : takeVolts(draft, ["ac", "not-said"]);
   if (hertzMatch) note(draft, hertzMatch[0], "frequency", `${hertzMatch[1]} Hz`);
   if (climate) note(draft, climate[0], "climate", "lowest and highest temperature, days of damp heat");
   const dielectric = takeDielectric(draft);
   const suppressor = takeSuppressor(draft);
   const named = several ? { role: "run" as const, because: "life-class" } : takeRole(draft);
   checkValues(draft, values, text);
+  checkThousands(draft);
+  checkSigns(draft, text);
   if (draft.issues.length > 0) return fail(...draft.issues);
   const decided = named.role === "not-known" ? roleFromValues(values, tolerance, voltsAc, dielectric) : named;
   const band = bandOf(values, tolerance);

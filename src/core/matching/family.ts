@@ -23,8 +23,11 @@ export type Rule =
   | { readonly kind: "at-least"; readonly more?: Amount }
   /** Never more; less by up to `slack` fits with a note, less than that fails in its own way. */
   | { readonly kind: "at-most"; readonly slack: number }
-  /** A printed range: its lower end never under, its upper end over by a share at most. Ends alike within `alike` are the same. */
-  | { readonly kind: "span"; readonly alike: number; readonly upper: Amount }
+  /**
+   * A printed range: its lower end never under, its upper end over by a share at most. Ends alike within `alike` are the same.
+   * One figure alone, a range of no width, is held by any range that it lies in; it may be off by `assumed`, either way.
+   */
+  | { readonly kind: "span"; readonly alike: number; readonly upper: Amount; readonly assumed: Amount }
   /** Classes from the best to the least: never a lower one. */
   | { readonly kind: "order"; readonly from: readonly string[] }
   /** What may stand in for what, with the code of its note; all else is rejected. `*` stands for any. */

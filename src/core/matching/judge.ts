@@ -38,6 +38,8 @@ export interface FitReason {
     | "lower-class"
     | "too-short"
     | "range-lower"
+    | "reaches-lower"
+    | "holds-figure"
     | "range-higher"
     | "not-stated"
     | "not-known"
@@ -106,9 +108,25 @@ function byShare(rule: Of<"share">, needed: number, offered: number, context: Ma
   return reject("too-far-off", { share, bySchool: true });
 }
 
-function bySpan(rule: Of<"span">, needed: Span, offered: Span, context: MatchContext): Judged {
-  if (isSame(needed, offered)) return fits("same");
+const isOneFigure = ({ min, max }: Span): boolean => min === max;
+
+/** What is printed as one figure, against the range that holds it. */
+function byFigure(figure: number, offered: Span, assumed: number): Judged {
+  if (offered.max < figure) return reject("range-lower");
+  if (offered.min > figure) return reject("range-higher");
+  return offered.min < denoise(figure * (1 - assumed)) ? noted("reaches-lower") : fits("holds-figure");
+}
+
+function bySpan(rule: Of<"span">, needed: Span, printed: Span, context: MatchContext): Judged {
+  if (isSame(needed, printed)) return fits("same");
   const isAlike = (one: number, other: number): boolean => Math.abs(denoise(other / one - 1)) <= rule.alike;
+  const assumed = amountOf(rule.assumed, context);
+  if (isOneFigure(needed) && !isOneFigure(printed)) return byFigure(needed.min, printed, assumed);
+  // One figure for a range: what it may be off by counts.
+  const isWide = isOneFigure(printed) && !isOneFigure(needed);
+  const offered = isWide
+    ? { min: denoise(printed.min * (1 - assumed)), max: denoise(printed.max * (1 + assumed)) }
+    : printed;
   if (isAlike(needed.min, offered.min) && isAlike(needed.max, offered.max)) return fits("same-range");
   if (offered.min < needed.min) return reject("range-lower");
   const top = denoise(needed.max * (1 + amountOf(rule.upper, context)));

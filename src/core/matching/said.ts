@@ -31,6 +31,9 @@ const WORDS: Readonly<Record<Exclude<FitReason["code"], "never" | "instead" | Sh
   "far-under": ({ offered, needed }) => `${offered} is far under ${needed}.`,
   "lower-class": ({ offered, needed }) => `${offered} is lower than ${needed}.`,
   "too-short": ({ offered, needed }) => `${offered} is too short for ${needed}.`,
+  "holds-figure": ({ offered, needed }) => `${offered} holds the ${needed} that is printed.`,
+  "reaches-lower": ({ offered, needed }) =>
+    `${offered} holds the ${needed} that is printed, at its upper end: it may start weaker.`,
   "range-lower": ({ offered, needed }) => `${offered} reaches under ${needed}: a weak start.`,
   "range-higher": ({ offered, needed }) => `${offered} reaches too far above ${needed}: too much current.`,
   "not-stated": ({ needed }) => `Not stated; ${needed} is needed.`,

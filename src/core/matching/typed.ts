@@ -94,12 +94,15 @@ function parseSpan(text: string, spec: AttributeSpec): Result<Value> {
   const high = found ? parseFigure(found[2] ?? "", spec.unit, spec.label) : undefined;
   const suffix = /[a-zμ]+$/i.exec(found?.[2] ?? "")?.[0] ?? "";
   const low = found ? parseFigure(`${found[1]}${suffix}`, spec.unit, spec.label) : undefined;
+  // One figure alone is a range of no width.
+  const alone = found ? undefined : parseFigure(text.trim(), spec.unit, spec.label);
+  if (alone?.ok) return ok({ min: alone.value, max: alone.value });
   if (!high?.ok || !low?.ok || low.value > high.value)
     return fail(
       issue(
         "",
         "span/unreadable",
-        `${spec.label} "${text}" is no range: write both ends, such as 145-174 μF.`,
+        `${spec.label} "${text}" is no range: write both ends, such as 145-174 μF, or the one figure that is printed.`,
         text,
       ),
     );
@@ -130,6 +133,7 @@ export function formatValue(spec: AttributeSpec, value: Value): string {
   const { unit, choices } = spec;
   if (choices) return choices[String(value)] ?? String(value);
   if (isSpan(value)) {
+    if (value.min === value.max) return formatText(value.min, unit ?? "", 6);
     const high = formatText(value.max, unit ?? "", 6);
     return `${plain(value.min * 1e6)} to ${high}`;
   }

@@ -1,4 +1,5 @@
 import { normaliseSigns } from "../quantity/parse-reading";
+import { PRINTED, printedNumber, signsOf } from "../quantity/printed-number";
 
 /** A field of a nameplate as it is kept: text, as it stands there. */
 export type PlateField = "volts" | "hertz" | "amps" | "power" | "speed" | "duty" | "enclosure";
@@ -28,13 +29,23 @@ interface Rule {
   meaning(match: RegExpExecArray): string;
 }
 
-const NUM = String.raw`\d+(?:[.,]\d+)?`;
+const NUM = PRINTED;
 /** Not inside a longer word: letters and digits on either side make another mark of it. */
 const ALONE = String.raw`(?<![\w.,/])`;
 const END = String.raw`(?![\w/])`;
 
-function field(name: PlateField, value: string | undefined): { fields: Partial<Record<PlateField, string>> } {
-  return { fields: { [name]: (value ?? "").replace(",", ".").trim() } };
+/** Figures of hundreds and thousands: only of these can a sign before three digits set thousands apart. */
+const LARGE: ReadonlySet<PlateField> = new Set(["volts", "speed", "power"]);
+
+/** What a plate's figure says, thousands written together: 1.425 r/min is 1425. */
+function field(name: PlateField, value = ""): { fields: Partial<Record<PlateField, string>> } {
+  const isLarge = LARGE.has(name) && !/k\s*w/i.test(value);
+  const plain = value.replace(new RegExp(NUM, "g"), (number) =>
+    isLarge && signsOf(number).groups !== undefined
+      ? String(printedNumber(number))
+      : number.replace(",", "."),
+  );
+  return { fields: { [name]: plain.trim() } };
 }
 
 /** The first number of "220-240": the plate's own range begins there. */

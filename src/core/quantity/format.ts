@@ -44,7 +44,11 @@ export function formatQuantity(value: number, unit: string, digits = 3): Printed
   if (unit === "K") return { number: significant(value - 273.15, digits), unit: "°C" };
   if (unit === "share") return { number: significant(value * 100, digits), unit: "%" };
   const { scale, prefix } = stepFor(Math.abs(value), unit);
-  return { number: significant(value / scale, digits), unit: `${prefix}${UNIT_WORD.get(unit) ?? unit}` };
+  const number = significant(value / scale, digits);
+  // Three decimals are thousands elsewhere: such volts are printed in thousandths, and read back as they are.
+  if (unit === "V" && /^-?[1-9]\d*\.\d{3}$/.test(number))
+    return { number: (value * 1000).toFixed(0), unit: "mV" };
+  return { number, unit: `${prefix}${UNIT_WORD.get(unit) ?? unit}` };
 }
 
 /** The same in one piece: `61.8 μF`. */
@@ -53,15 +57,21 @@ export function formatText(value: number, unit: string, digits = 3): string {
   return `${printed.number} ${printed.unit}`;
 }
 
+/** Only of ohms is it known that they are more, or less. */
+function bound(sign: string, limit: number): Printed {
+  const { number, unit } = formatQuantity(limit, "Ω");
+  return { number: `${sign} ${number}`, unit };
+}
+
 /** A reading as kept: what was typed, in words where it is no number. */
 export function formatReading(reading: Reading): Printed {
   switch (reading.kind) {
     case "value":
       return formatQuantity(reading.value, reading.unit, 4);
     case "over-range":
-      return { number: "OL", unit: "over range" };
+      return reading.limit === undefined ? { number: "OL", unit: "over range" } : bound(">", reading.limit);
     case "under-range":
-      return { number: "UL", unit: "under range" };
+      return reading.limit === undefined ? { number: "UL", unit: "under range" } : bound("<", reading.limit);
     case "not-taken":
       return { number: "–", unit: reading.why };
   }

@@ -43,6 +43,8 @@ export function typedOf({ quantity, kind, value, resolution }: MeterLine): strin
   if (kind !== "value") return kind === "over-range" ? "OL" : "UL";
   const { scale, offset } = QUANTITIES[quantity].bare;
   const decimals = Math.max(0, Math.min(9, -Math.floor(Math.log10(resolution / scale) + 1e-9)));
+  // Three decimals could be read as thousands: a meter's volts are written in thousandths.
+  if (quantity === "voltage" && decimals === 3) return `${(value * 1000).toFixed(0)} mV`;
   return ((value - offset) / scale).toFixed(decimals);
 }
 

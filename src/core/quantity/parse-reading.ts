@@ -1,5 +1,6 @@
 import { fail, issue, ok, type Result } from "../result";
 import { denoise } from "./decimal";
+import { printedNumber } from "./printed-number";
 import { QUANTITIES, type QuantityId, type Reading } from "./reading";
 
 /** A reading, and what the reader should be told about how it was understood. */
@@ -154,6 +155,47 @@ function complain(label: string, text: string, example: string): Result<never> {
   );
 }
 
+/** Thousands that are set apart for certain: twice, by an apostrophe, or with a decimal of the other sign behind them. */
+const CERTAIN =
+  /^[+-]?(?:[1-9]\d{0,2}(?:(?:,\d{3}){2,}|(?:\.\d{3}){2,}|(?:['’]\d{3})+)(?![\d.,])|[1-9]\d{0,2}(?:(?:,\d{3})+\.\d+|(?:\.\d{3})+,\d+)(?![\d.,]))/;
+/** One comma or point before exactly three digits: thousands in one country, decimals in the next. */
+const EITHER = /^[+-]?([1-9]\d{0,2})([.,])(\d{3})(?![\d.,])/;
+/** Read to three decimals by nobody, or dangerous when they are read too low: a point is asked about as well. */
+const POINT_ASKED: ReadonlySet<QuantityId> = new Set(["voltage", "speed"]);
+
+/** Whether what was typed can be a thousand times more than it looks. */
+function mayBeThousands(quantity: QuantityId, text: string, { factor }: Scale): boolean {
+  const sign = EITHER.exec(text)?.[2];
+  const isPlain = factor === 1 || factor === QUANTITIES[quantity].bare.scale;
+  return isPlain && (sign === "," || (sign === "." && POINT_ASKED.has(quantity)));
+}
+
+const BOUND = /^(>|≥|>=|<|≤|<=|more than|greater than|less than)\s*(?=[\d.,])/i;
+/** From here on more than so many ohms is as good as open to every move. Judged. */
+const OPEN_FROM_OHMS = 1e6;
+
+/** "> 200 MΩ" is what a tester shows at the end of its range; of other quantities a bound says too little. */
+function boundReading(
+  text: string,
+  sign: string,
+  quantity: QuantityId,
+  label: string,
+): Result<ParsedReading> {
+  const parsed = parseReading(text.slice(sign.length).trim(), quantity, label);
+  if (!parsed.ok || parsed.value.reading.kind !== "value") return parsed;
+  const isMore = /^(>|≥|more|greater)/i.test(sign);
+  const limit = parsed.value.reading.value;
+  const isUsable =
+    quantity === "insulation" || (quantity === "resistance" && isMore && limit >= OPEN_FROM_OHMS);
+  if (!isUsable)
+    return unreadable(
+      label,
+      text,
+      `says only that it is ${isMore ? "more" : "less"}: write the figure that the meter shows, or OL.`,
+    );
+  return ok({ reading: { kind: isMore ? "over-range" : "under-range", limit, entered: text } });
+}
+
 function specialReading(text: string): Reading | undefined {
   if (OVER.test(text)) return { kind: "over-range", entered: text };
   if (UNDER.test(text)) return { kind: "under-range", entered: text };
@@ -195,6 +237,15 @@ export function parseReading(typed: string, quantity: QuantityId, label = "Readi
   const text = normaliseSigns(typed).trim();
   const special = specialReading(text);
   if (special) return ok({ reading: special });
+  const bound = BOUND.exec(text)?.[0];
+  if (bound !== undefined) return boundReading(text, bound, quantity, label);
+  const certain = CERTAIN.exec(text)?.[0];
+  if (certain !== undefined) {
+    const number = printedNumber(certain.replace(/^[+-]/, ""));
+    const plain = `${certain.startsWith("-") ? "-" : ""}${number}${text.slice(certain.length)}`;
+    const parsed = parseReading(plain, quantity, label);
+    return parsed.ok ? ok({ ...parsed.value, said: `Read as ${plain}.` }) : parsed;
+  }
   const hasComma = /^[+-]?\d+,\d+/.test(text) && !text.includes(".") && text.split(",").length === 2;
   const pointed = hasComma ? text.replace(",", ".") : text;
   const parts = /^[+-]?0[xbo]/i.test(pointed) ? undefined : split(pointed);
@@ -206,6 +257,14 @@ export function parseReading(typed: string, quantity: QuantityId, label = "Readi
       text,
       `ends in "${parts.rest}", which is no unit of ${QUANTITIES[quantity].label}: write ${EXAMPLES[quantity]}.`,
     );
+  if (mayBeThousands(quantity, text, scale)) {
+    const [, whole = "", , decimals = ""] = EITHER.exec(text) ?? [];
+    return unreadable(
+      label,
+      text,
+      `can be ${whole}${decimals} or ${Number(`${whole}.${decimals}`)}: write one of them.`,
+    );
+  }
   const value = inRange(quantity, label, text, denoise(parts.number * scale.factor + scale.offset));
   if (!value.ok) return value;
   const { unit } = QUANTITIES[quantity];

@@ -40,6 +40,18 @@ function limitFor(check: DeadCheck, protection: ProtectionClass, hasHeater: bool
     .find(({ appliesWhen }) => appliesWhen?.some((one) => facts.has(one)) ?? true);
 }
 
+/** A reading that is only known to be more than something, or less: OL is more than any limit. */
+function judgeBound(
+  { kind, limit }: Extract<Reading, { kind: "over-range" | "under-range" }>,
+  held: number,
+  isAtLeast: boolean,
+): DeadCheckJudgement["verdict"] {
+  const isMore = kind === "over-range";
+  const isClear = limit === undefined || (isMore ? limit >= held : limit <= held);
+  if (!isClear) return "undecided";
+  return isMore === isAtLeast ? "passed" : "failed";
+}
+
 /**
  * A typed reading of a dead check against its limit row, as taken (no temperature correction).
  * Over-range insulation passes; over-range earth fails; not taken is never good.
@@ -56,8 +68,7 @@ export function judgeDeadCheck(
   const held = { limit: row.value, limitId: row.id, limitSource: row.source, limitReviewed: row.reviewed };
   if (reading.kind === "not-taken") return { verdict: "undecided", ...held };
   const isAtLeast = row.relation === "at-least";
-  if (reading.kind === "over-range") return { verdict: isAtLeast ? "passed" : "failed", ...held };
-  if (reading.kind === "under-range") return { verdict: isAtLeast ? "failed" : "passed", ...held };
+  if (reading.kind !== "value") return { verdict: judgeBound(reading, row.value, isAtLeast), ...held };
   const isGood = isAtLeast ? reading.value >= row.value : reading.value <= row.value;
   return { verdict: isGood ? "passed" : "failed", ...held };
 }

@@ -19,7 +19,12 @@ export const family: Family = {
     capacitance: {
       label: "Range",
       unit: "F",
-      rule: { kind: "span", alike: ALIKE, upper: { limit: "start-upper-share" } },
+      rule: {
+        kind: "span",
+        alike: ALIKE,
+        upper: { limit: "start-upper-share" },
+        assumed: { limit: "capacitor-start-tolerance-assumed" },
+      },
       isHard: true,
       isSafety: true,
       wears: true,

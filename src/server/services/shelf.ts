@@ -1,5 +1,5 @@
 import type { Limits } from "@/core/knowledge/types";
-import { printsDirectAlone } from "@/core/markings/direct-volts";
+import { printsDirectAlone } from "@/core/markings/volts";
 import { chosenSchools, type Family, isOfKind } from "@/core/matching/family";
 import type { Attributes, Part } from "@/core/matching/part";
 import type { Reshelved, ShelfLine, Shelved, StockLine, StockMove } from "@/core/matching/shelf.input";

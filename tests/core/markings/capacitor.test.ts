@@ -60,6 +60,25 @@ describe("a motor capacitor's marking", () => {
     ]);
   });
 
+  it.each([
+    ["8 μF 1,200 VAC", 1200, undefined],
+    ["8 μF 1.200 V", 1200, undefined],
+    ["1 μF 2.1 kV AC", 2100, undefined],
+    ["8 μF 450 VAC 600 VDC", 450, 600],
+    ["8 μF 600 V DC / 450 V AC", 450, 600],
+    [".47 μF 630 WVDC", undefined, 630],
+    ["1 200 μF 125 VAC", 125, undefined],
+  ])("%s: %s V AC, %s V DC", (text, ac, dc) => {
+    const { voltsAc, voltsDc } = read(text);
+    expect([voltsAc, voltsDc]).toEqual([ac, dc]);
+  });
+
+  it("reads a leading point and thousands set apart by a space", () => {
+    expect(read(".47 μF 275 VAC").nominal).toBeCloseTo(0.47e-6, 12);
+    expect(read("1 200 μF 125 VAC").nominal).toBeCloseTo(1200e-6, 12);
+    expect(read("0.470 μF 275 VAC").nominal).toBeCloseTo(0.47e-6, 12);
+  });
+
   it("does not guess a part that says too little", () => {
     expect(read("8uF")).toMatchObject({ role: "not-known", roleBecause: "no-clue", dielectric: "not-known" });
   });
@@ -77,6 +96,11 @@ describe("a motor capacitor's marking", () => {
     ["250 VAC", "mark/no-capacitance"],
     ["0 μF 250 V", "mark/no-capacitance"],
     ["900000 μF", "mark/too-large"],
+    ["1,500 μF 250 VAC", "mark/thousands"],
+    ["1.500 μF 250 VAC", "mark/thousands"],
+    ["1,200 V 8,5 μF", "mark/two-ways"],
+    ["8.5 μF ±2,5 % 450 V", "mark/two-ways"],
+    ["8 μF 0 V", "mark/no-volts"],
     ["", "mark/no-capacitance"],
   ])("%s is refused: %s", (text, code) => {
     const parsed = parseCapacitorMark(text);

@@ -21,6 +21,13 @@ describe("a line of a nameplate", () => {
     ],
     ["50 Hz", { hertz: "50" }, "not-said"],
     [
+      "230 V 1.425 r/min 1,200 W 5.0 A",
+      { volts: "230", speed: "1425", power: "1200 W", amps: "5.0" },
+      "not-said",
+    ],
+    ["2,100 V 1.250 A 1.100 kW", { volts: "2100", amps: "1.250", power: "1.100 kW" }, "not-said"],
+    ["120 V 2 800 rpm", { volts: "120", speed: "2800" }, "not-said"],
+    [
       "230 V 0.9 A S2 20 min II IP44",
       { volts: "230", amps: "0.9", duty: "S2 20 min", enclosure: "IP44" },
       "not-said",

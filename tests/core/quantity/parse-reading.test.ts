@@ -53,7 +53,10 @@ describe("a reading as it is typed", () => {
     ["", "reading/missing", "is empty"],
     ["3 V", "reading/unreadable", "no unit of capacitance"],
     ["two", "reading/unreadable", "is not a reading"],
-    ["1,234.5", "reading/unreadable", "is not a reading"],
+    ["1,234", "reading/unreadable", "can be 1234 or 1.234"],
+    ["1,200 μF", "reading/unreadable", "can be 1200 or 1.2"],
+    ["> 12", "reading/unreadable", "says only that it is more"],
+    ["1,23,4", "reading/unreadable", "is not a reading"],
     ["5 F", "reading/not-possible", "outside what is possible"],
   ])("%s is refused: %s", (text, code, words) => {
     const parsed = parseReading(text, "capacitance", "Capacitance");
@@ -63,6 +66,35 @@ describe("a reading as it is typed", () => {
     expect(parsed.issues[0]?.message).toContain(words);
     expect(parsed.issues[0]?.message).toContain("Capacitance");
   });
+
+  it.each([
+    ["1,234.5", "resistance", 1234.5],
+    ["1.234,5 Ω", "resistance", 1234.5],
+    ["1'200", "voltage", 1200],
+    ["1,200,000", "resistance", 1_200_000],
+    ["0,300", "voltage", 0.3],
+    ["12.345", "resistance", 12.345],
+    ["1.204k", "resistance", 1204],
+    ["1,204k", "resistance", 1204],
+    ["0.5 kV", "voltage", 500],
+    ["1204 mV", "voltage", 1.204],
+    ["> 2M", "resistance", "over-range"],
+    ["≥200", "insulation", "over-range"],
+    ["less than 0.5", "insulation", "under-range"],
+  ] as const)("%s as %s is %s", (text, quantity, value) => {
+    const read = readAs(text, quantity);
+    expect(typeof read === "number" ? read.toPrecision(9) : read).toBe(
+      typeof value === "number" ? value.toPrecision(9) : value,
+    );
+  });
+
+  it.each(["1,200", "1.200", "-1.200 V", "2.100", "> 50", "< 5 V", "1,200 V"])(
+    "volts %s are asked, never taken for the lower",
+    (text) => {
+      const parsed = parseReading(text, "voltage");
+      expect(parsed.ok ? parsed.value.reading : parsed.issues[0]?.code).toBe("reading/unreadable");
+    },
+  );
 
   it("understands a decimal comma and says so", () => {
     const parsed = parseReading("12,4", "capacitance");

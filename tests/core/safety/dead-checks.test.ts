@@ -33,6 +33,11 @@ describe("dead checks before the first plug-in", () => {
     ["insulation", "1.5", "not-known", false, "failed", 2e6],
     ["insulation", "OL", "class-2", false, "passed", 2e6],
     ["insulation", "UL", "class-1", false, "failed", 1e6],
+    ["insulation", "> 200 MΩ", "class-2", false, "passed", 2e6],
+    ["insulation", "more than 2", "class-2", false, "passed", 2e6],
+    ["insulation", ">0.5M", "class-1", false, "undecided", 1e6],
+    ["insulation", "< 0.5 MΩ", "class-1", false, "failed", 1e6],
+    ["insulation", "<5", "class-1", false, "undecided", 1e6],
     ["insulation", "not taken", "class-1", false, "undecided", 1e6],
   ])("%s %s on %s (heater: %s) is %s", (checkId, typed, protection, heater, verdict, limit) => {
     expect(judge(checkId, typed, protection, heater)).toMatchObject({

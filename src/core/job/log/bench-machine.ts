@@ -1,6 +1,6 @@
 import { limitOf } from "../../knowledge/resolve-limits";
 import type { Knowledge, Limits, StoreId } from "../../knowledge/types";
-import { highestVolts } from "../../markings/high-voltage";
+import { highestVolts } from "../../markings/volts";
 import type { BenchMachine } from "../../safety/bench-state";
 import { type HazardFacts, hazardIds } from "../../safety/hazards";
 import { HOLDABLE } from "../../safety/holdable";

@@ -35,7 +35,9 @@ function judgeShort(reading: Reading | undefined, limits: Limits): Judged | unde
 
 /** How far up a reading is still good: a start part may stand a little above its upper mark. */
 function soundMaximum(band: AllowedBand, role: CapacitorMark["role"], limits: Limits): number {
-  const allowed = role === "start" ? limitOf(limits, "capacitor-start-above-upper").value : 0;
+  // Assumed, the band's own end is as far as it goes.
+  const allowed =
+    role === "start" && !band.isAssumed ? limitOf(limits, "capacitor-start-above-upper").value : 0;
   return denoise(band.max * (1 + allowed));
 }
 
@@ -85,7 +87,6 @@ function softenAssumed(
   measured: Interval,
   band: AllowedBand,
   role: CapacitorMark["role"],
-  limits: Limits,
 ): Judged {
   if (!band.isAssumed || role === "run" || judged.lies === "open") return judged;
   const needsTolerance: Judged = {
@@ -95,8 +96,9 @@ function softenAssumed(
   };
   if (role === "not-known")
     return judged.lies === "below" || judged.lies === "above" ? judged : needsTolerance;
-  const lowest = band.min * (1 - limitOf(limits, "capacitor-widest-tolerance").value);
-  return judged.lies === "below" && measured.upper >= lowest ? needsTolerance : judged;
+  const { widest } = band;
+  const isBetween = widest && measured.upper >= widest.min && measured.lower <= widest.max;
+  return isBetween && (judged.lies === "below" || judged.lies === "above") ? needsTolerance : judged;
 }
 
 /** A resistor left across can only raise what the meter shows: low stays proof, anything else does not. */
@@ -206,7 +208,7 @@ function judge(
 ): Judged {
   if (value === undefined || !measured) return judgeNoValue(input.reading);
   const byMark = judgeValue(value, measured, band, role, limits);
-  return softenBleed(softenAssumed(byMark, measured, band, role, limits), input);
+  return softenBleed(softenAssumed(byMark, measured, band, role), input);
 }
 
 function analyse(input: Input, limits: Limits): Analysis<(typeof CODES)[number]> {
