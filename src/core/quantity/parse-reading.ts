@@ -212,7 +212,7 @@ function inRange(quantity: QuantityId, label: string, text: string, value: numbe
       issue(
         "",
         "reading/negative",
-        `${label} "${text}" is below zero: a ${QUANTITIES[quantity].label} is zero or more.`,
+        `${label} "${text}" is below zero: ${QUANTITIES[quantity].label} is zero or more.`,
         text,
       ),
     );

@@ -21,6 +21,9 @@ export type DischargeSchool = (typeof DISCHARGE_SCHOOLS)[number];
 /** The part to be drained, as its marking tells. */
 export interface ChargedPart {
   readonly voltsAc?: Volts | undefined;
+  readonly voltsDc?: Volts | undefined;
+  /** A running winding lifts what is not for starting alone above the supply. */
+  readonly role: "start" | "run" | "not-known";
   /** Largest capacitance the marking allows, all sections together. */
   readonly capacitance: Farads;
   readonly dielectric: "film" | "electrolytic" | "not-known";
@@ -30,9 +33,9 @@ export interface ChargedPart {
 
 export interface DischargePlan {
   readonly kind: "plan";
-  /** Volts it may stand at: √2 times its own marked AC volts, else √2 × factor × supply. */
+  /** Volts it may stand at: √2 times its own marked AC volts, or √2 × factor × supply where that is more or none are marked. */
   readonly startVolts: Volts;
-  readonly startFrom: "mark" | "supply";
+  readonly startFrom: "mark" | "supply" | "lifted";
   readonly capacitance: Farads;
   /** Energy it may hold. */
   readonly energy: Joules;
@@ -67,8 +70,10 @@ export interface DischargeRefusal {
 /** A part that is passed on: no time is shown for it. */
 export interface DischargeReferral {
   readonly kind: "refer";
-  readonly because: "above-marked-volts";
-  readonly markedVolts: Volts;
+  /** Its own mark, or what its motor may lift it to. */
+  readonly because: "marked" | "lifted";
+  /** AC volts; of direct ones what would have their peak. */
+  readonly volts: Volts;
   readonly limit: Volts;
 }
 
@@ -150,6 +155,22 @@ function refusal(
 }
 
 /**
+ * AC volts that a marked part may stand at: what is printed is the least, a running winding may lift it above that. Direct
+ * volts count as the AC that has their peak. Nothing where no volts are printed.
+ */
+function standingVolts(
+  { voltsAc, voltsDc, role, isOnBoard }: ChargedPart,
+  supply: Volts,
+  limits: Limits,
+): { readonly marked: number; readonly standing: Volts | undefined } {
+  const marked = Math.max(voltsAc ?? 0, (voltsDc ?? 0) / Math.SQRT2);
+  if (marked <= 0) return { marked, standing: undefined };
+  const isLifted = role !== "start" && isOnBoard !== true;
+  const lifted = isLifted ? supply * limitOf(limits, "unmarked-capacitor-volts-factor").value : 0;
+  return { marked, standing: volts(Math.max(marked, lifted)) };
+}
+
+/**
  * How to drain one capacitor, worked out from its own marking and the resistor at hand.
  * @returns a referral, with no time, for parts marked above the limit (600 V AC): do not touch.
  */
@@ -161,15 +182,16 @@ export function planDischarge(
 ): DischargePlan | DischargeReferral | DischargeRefusal {
   const { resistance } = resistor;
   const refer = limitOf(limits, "capacitor-marked-volts-refer");
-  if (part.voltsAc !== undefined && part.voltsAc > refer.value)
+  const { marked, standing } = standingVolts(part, supplyVolts, limits);
+  if (standing !== undefined && standing > refer.value)
     return {
       kind: "refer",
-      because: "above-marked-volts",
-      markedVolts: part.voltsAc,
+      because: marked > refer.value ? "marked" : "lifted",
+      volts: standing,
       limit: volts(refer.value),
     };
   const start = startVoltage(
-    part.voltsAc,
+    standing,
     supplyVolts,
     limitOf(limits, part.isOnBoard ? "board-volts-factor" : "unmarked-capacitor-volts-factor").value,
   );
@@ -184,7 +206,7 @@ export function planDischarge(
   return {
     kind: "plan",
     startVolts: start,
-    startFrom: part.voltsAc === undefined ? "supply" : "mark",
+    startFrom: standing === undefined ? "supply" : standing > marked ? "lifted" : "mark",
     capacitance: part.capacitance,
     energy,
     time: drainTime(resistance, part.capacitance, start, safe),

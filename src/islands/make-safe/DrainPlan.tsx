@@ -111,6 +111,12 @@ function storeOf(id: StoreId): UnmarkedStore {
   return id === "run" || id === "bus" ? id : "start";
 }
 
+const FROM: Readonly<Record<DischargePlan["startFrom"], string>> = {
+  mark: "its own marked volts",
+  lifted: "a running winding lifts it above its mark",
+  supply: "no volts marked: taken from the supply",
+};
+
 /** How to drain one part: time, energy and steps, from its own marking and the resistor at hand. */
 export function DrainPlan({ id, mark, shop, job }: DrainPlanProps) {
   const [resistorText, setResistor] = useDraft("drain-resistor", "15k");
@@ -162,8 +168,11 @@ export function DrainPlan({ id, mark, shop, job }: DrainPlanProps) {
         </p>
       </div>
     );
+  const role = id === "start" || id === "run" ? id : "not-known";
   const part = {
     voltsAc: mark?.voltsAc,
+    voltsDc: mark?.voltsDc,
+    role,
     capacitance,
     dielectric: mark?.dielectric ?? "not-known",
     isOnBoard: id === "bus",
@@ -179,8 +188,9 @@ export function DrainPlan({ id, mark, shop, job }: DrainPlanProps) {
     return (
       <p role="alert" className="hatched border border-ink p-1.5">
         <span className="block bg-paper px-3 py-2 font-semibold">
-          Marked {formatText(plan.markedVolts, "V")} AC, above {formatText(plan.limit, "V")}: do not touch it.
-          Pass the machine to someone who works on high voltage.
+          {plan.because === "marked" ? "Marked" : "Its motor may lift it to"} {formatText(plan.volts, "V")}{" "}
+          AC, above {formatText(plan.limit, "V")}: do not touch it. Pass the machine to someone who works on
+          high voltage.
         </span>
       </p>
     );
@@ -198,8 +208,7 @@ export function DrainPlan({ id, mark, shop, job }: DrainPlanProps) {
         <b className="text-[28px]">{formatDuration(plan.time)}</b> down to {formatText(plan.safeVolts, "V")}
       </p>
       <p className="text-soft">
-        From up to {formatText(plan.startVolts, "V")} (
-        {plan.startFrom === "mark" ? "its own marked volts" : "no volts marked: taken from the supply"}),{" "}
+        From up to {formatText(plan.startVolts, "V")} ({FROM[plan.startFrom]}),{" "}
         {formatText(plan.energy, "J", 2)}
         {marked !== undefined && marked > 0
           ? ""

@@ -19,6 +19,7 @@ const part = (
   voltsAc: voltsAc === undefined ? undefined : volts(voltsAc),
   capacitance: farads(microfarads * 1e-6),
   dielectric,
+  role: "start" as const,
 });
 
 /** 15 kΩ that bears all it is asked here. */
@@ -47,11 +48,28 @@ describe("draining a capacitor", () => {
   it("shows no time for a part marked above 600 V AC, and does for one at 600", () => {
     expect(planDischarge(part(2100, 1), RESISTOR, volts(230), LIMITS)).toEqual({
       kind: "refer",
-      because: "above-marked-volts",
-      markedVolts: 2100,
+      because: "marked",
+      volts: 2100,
       limit: 600,
     });
     expect(planDischarge(part(600, 1), RESISTOR, volts(230), LIMITS).kind).toBe("plan");
+    const direct = { ...part(undefined, 1), voltsDc: volts(900) };
+    expect(planDischarge(direct, RESISTOR, volts(230), LIMITS)).toMatchObject({
+      kind: "refer",
+      because: "marked",
+    });
+  });
+
+  it("counts the larger volts unless it is said to be for starting alone", () => {
+    const from = (role: "start" | "run" | "not-known", more: object = {}) => {
+      const plan = planDischarge({ ...part(250, 12), role, ...more }, RESISTOR, volts(230), LIMITS);
+      return plan.kind === "plan" ? [plan.startFrom, Math.round(plan.startVolts)] : plan.kind;
+    };
+    expect(from("start")).toEqual(["mark", 354]);
+    expect(from("run")).toEqual(["lifted", 585]);
+    expect(from("not-known")).toEqual(["lifted", 585]);
+    expect(from("not-known", { isOnBoard: true })).toEqual(["mark", 354]);
+    expect(from("start", { voltsAc: undefined, voltsDc: volts(450) })).toEqual(["mark", 450]);
   });
 
   it("a small film part may be shorted first, a start part never", () => {

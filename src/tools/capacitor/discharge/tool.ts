@@ -90,21 +90,13 @@ const si = (reading: Input["now"]): number | undefined =>
   reading?.kind === "value" ? Math.abs(reading.value) : undefined;
 const say = (code: Said["code"], params: Said["params"] = {}): Said => ({ code, params });
 
-/** AC volts that a running winding may lift a run capacitor to; nothing for other parts. */
-function liftedVolts({ mark, supply }: Input, limits: Limits): number {
-  return mark.role === "run"
-    ? (si(supply) ?? 0) * limitOf(limits, "unmarked-capacitor-volts-factor").value
-    : 0;
-}
-
 type Planned = DischargePlan | DischargeReferral | DischargeRefusal;
 
 function planned(input: Input, resistor: DischargeResistor, limits: Limits): Planned {
   const { mark } = input;
-  // What is printed is the least that it may stand at.
-  const voltsAc = mark.voltsAc && inVolts(Math.max(mark.voltsAc, liftedVolts(input, limits)));
+  const { voltsAc, voltsDc, role, dielectric } = mark;
   return planDischarge(
-    { voltsAc, capacitance: wholeCapacitance(mark), dielectric: mark.dielectric },
+    { voltsAc, voltsDc, role, dielectric, capacitance: wholeCapacitance(mark) },
     resistor,
     inVolts(si(input.supply) ?? 0),
     limits,
@@ -228,9 +220,9 @@ function analyse(input: Input, limits: Limits): Answer {
     };
   const ideal = planned(input, IDEAL, limits);
   if (ideal.kind !== "plan") {
+    const isLifted = ideal.kind === "refer" && ideal.because === "lifted";
     const limit = ideal.kind === "refer" ? ideal.limit : 0;
-    const isLifted = (input.mark.voltsAc ?? 0) <= limit;
-    const volts = isLifted ? liftedVolts(input, limits) : (input.mark.voltsAc ?? 0);
+    const { volts } = ideal;
     return {
       verdict: "suspect",
       figures: [],
@@ -285,8 +277,8 @@ function analyse(input: Input, limits: Limits): Answer {
 /**
  * How to drain a capacitor, worked out before anything touches it, and whether it worked.
  *
- * It may stand at √2 times its own marked AC volts, and a run capacitor at √2 × 1.8 times the supply where that is more,
- * since a running winding lifts it above the supply. Time through a resistor t = R·C·ln(V0/Vsafe), energy ½CV0², first
+ * It may stand at √2 times its own marked AC volts, and one that is not for starting alone at √2 × 1.8 times the supply
+ * where that is more, since a running winding lifts it above the supply. Time through a resistor t = R·C·ln(V0/Vsafe), energy ½CV0², first
  * power V0²/R; the resistor must bear V0 as well. The common resistor that drains soonest within a common wattage is
  * named. Drained is what a meter shows below the safe voltage, and again a minute later, since charge creeps back. Above
  * the limit for marked volts no time is shown: passed on. Volts, joules, seconds.
