@@ -80,6 +80,34 @@ describe("laws of the temperature rise by resistance", () => {
     );
   });
 
+  it("the true rise lies in the limits that are told, followed back from readings that are each off by a digit", () => {
+    fc.assert(
+      fc.property(
+        aWinding,
+        fc.integer({ min: 100, max: 600 }),
+        fc.uniqueArray(fc.integer({ min: 5, max: 120 }), { minLength: 2, maxLength: 6 }),
+        fc.array(fc.integer({ min: -49, max: 49 }), { minLength: 6, maxLength: 6 }),
+        (one, constant, moments, offs) => {
+          const hot = moments.map((at, index) => {
+            const read = ohmsAt(one, one.room + one.rise * Math.exp(-at / constant));
+            return { at: `${at}`, reading: (read + (offs[index] ?? 0) / 10_000).toFixed(2) };
+          });
+          const { figures, cautions } = judge(one, {
+            hot,
+            meter: { percent: 1, counts: 1, resolution: "0.01" },
+          });
+          const [rise] = figures;
+          // Where nothing fell, or nothing was hotter, the highest reading stands, and is called that.
+          const wasFollowed = cautions.some(({ code }) => code === "rise/extrapolated");
+          if (!wasFollowed || !rise) return;
+          expect(one.rise).toBeGreaterThanOrEqual((rise.lower ?? 0) - 1e-6);
+          expect(one.rise).toBeLessThanOrEqual((rise.upper ?? 0) + 1e-6);
+        },
+      ),
+      RUNS,
+    );
+  });
+
   it("test leads in both readings change nothing once they are said", () => {
     fc.assert(
       fc.property(aWinding, fc.integer({ min: 1, max: 90 }), (one, hundredths) => {

@@ -27,7 +27,8 @@ describe("what a plate means", () => {
     ["2850", "50", "poles", 2],
     ["1140", "60", "poles", 6],
     ["18000", "50", "above-two-poles", undefined],
-    ["1200", "50", "no-pole-count", undefined],
+    ["1140", "50", "poles", 4],
+    ["1110", "50", "no-pole-count", undefined],
   ])("%s r/min at %s Hz: %s", (speed, hertz, code, poles) => {
     const said = meaningOfPlate({ ...PLATE, amps: "", hertz, speed }, LIMITS);
     expect(said.map((one) => one.code)).toEqual([code]);

@@ -26,6 +26,7 @@ const FIELDS = {
     placeholder: "15k",
     optional: true,
   }),
+  rated: field.reading("power", { label: "Its watts", placeholder: "2", optional: true }),
 } as const;
 
 const CODES = [
@@ -34,6 +35,8 @@ const CODES = [
   "bleed/fitted-slow",
   "bleed/fitted-hot",
   "bleed/fitted-open",
+  "bleed/fitted-burns",
+  "bleed/fitted-watts",
   "bleed/none",
   "bleed/no-volts",
   "bleed/refer",
@@ -52,11 +55,19 @@ interface Need {
   readonly start: number;
   readonly safe: number;
   readonly within: number;
+  /** Times the heat that a new one is rated for, as if it were on all the time. */
   readonly margin: number;
+  /** The same of one that is fitted: across a start capacitor it is on for seconds only. */
+  readonly fittedMargin: number;
+  /** The most that a common one is rated for here. */
+  readonly mostWatts: number;
 }
 
-/** Watts that a resistor across it turns into heat, with the margin that keeps it cool. Source: physics (V²/R). */
-function wattsAcross(resistance: number, { volts: across, margin }: Need): number {
+/**
+ * Watts that a resistor across it has to be rated for: all the time with a margin that keeps it cool, at each start as
+ * much as it bears for five seconds. Source: physics (V²/R).
+ */
+function wattsAcross(resistance: number, across: number, margin: number): number {
   return (across * across * margin) / resistance;
 }
 
@@ -67,13 +78,13 @@ export interface Bleed {
 }
 
 /** The highest common resistor that still drains in time: it wastes the least. */
-export function bleedFor(need: Need, mostWatts: number): Bleed | undefined {
+export function bleedFor(need: Need): Bleed | undefined {
   const most = need.within / (need.capacitance * Math.log(need.start / need.safe));
   const fits = commonOhms(1000, Math.min(most, 1e6)).reverse();
   const value = fits[0];
   if (value === undefined) return undefined;
-  const rated = COMMON_WATTS.find((watts) => watts >= wattsAcross(value, need));
-  if (rated === undefined || rated > mostWatts) return undefined;
+  const rated = COMMON_WATTS.find((watts) => watts >= wattsAcross(value, need.volts, need.margin));
+  if (rated === undefined || rated > need.mostWatts) return undefined;
   return { ohms: value, watts: rated, seconds: need.capacitance * value * Math.log(need.start / need.safe) };
 }
 
@@ -89,7 +100,7 @@ function plain(verdict: Answer["verdict"], code: Said["code"], params: Said["par
 }
 
 function ofFitted(
-  { fitted }: Input,
+  { fitted, rated }: Input,
   need: Need,
 ): { readonly verdict: Answer["verdict"]; readonly reason: Said } | undefined {
   if (!fitted || fitted.kind === "not-taken") return undefined;
@@ -101,10 +112,16 @@ function ofFitted(
     volts(need.start),
     volts(need.safe),
   );
-  const watts = wattsAcross(fitted.value, need);
+  const watts = wattsAcross(fitted.value, need.volts, need.fittedMargin);
   const params = { ohms: fitted.value, seconds, within: need.within, watts };
+  if (watts > need.mostWatts) return { verdict: "faulty", reason: { code: "bleed/fitted-burns", params } };
   if (seconds > need.within) return { verdict: "suspect", reason: { code: "bleed/fitted-slow", params } };
-  return { verdict: "sound", reason: { code: watts > 5 ? "bleed/fitted-hot" : "bleed/fitted-does", params } };
+  const bears = rated?.kind === "value" ? rated.value : undefined;
+  if (bears !== undefined && bears < watts)
+    return { verdict: "suspect", reason: { code: "bleed/fitted-hot", params } };
+  if (bears === undefined && watts > COMMON_WATTS[0])
+    return { verdict: "undecided", reason: { code: "bleed/fitted-watts", params } };
+  return { verdict: "sound", reason: { code: "bleed/fitted-does", params } };
 }
 
 function analyse(input: Input, limits: Limits): Answer {
@@ -122,8 +139,13 @@ function analyse(input: Input, limits: Limits): Answer {
     safe: limitOf(limits, "safe-to-work-volts").value,
     within: within.value,
     margin: limitOf(limits, "bleed-resistor-margin").value,
+    fittedMargin:
+      mark.role === "start"
+        ? 1 / limitOf(limits, "resistor-overload").value
+        : limitOf(limits, "bleed-resistor-margin").value,
+    mostWatts: limitOf(limits, "discharge-resistor-watts").value,
   };
-  const found = bleedFor(need, limitOf(limits, "discharge-resistor-watts").value);
+  const found = bleedFor(need);
   const fitted = ofFitted(input, need);
   const take: Said = found
     ? {
@@ -166,7 +188,7 @@ function analyse(input: Input, limits: Limits): Answer {
  */
 export const tool = defineTool({
   id: "bleed-resistor",
-  version: 1,
+  version: 2,
   topic: "capacitor",
   title: "Bleed resistor across a capacitor",
   about: "145-174 μF 250 VAC, drained within 60 s · 68 kΩ",
@@ -181,6 +203,7 @@ export const tool = defineTool({
     "safe-to-work-volts",
     "discharge-resistor-watts",
     "bleed-resistor-margin",
+    "resistor-overload",
   ],
   next: { faulty: "match", suspect: "match", sound: "measure", undecided: "match" },
   fields: FIELDS,

@@ -14,7 +14,11 @@ export const words: WordsOf<typeof tool> = {
   "bleed/fitted-slow": (p) =>
     `The ${as(p, "ohms", "Ω")} that is fitted takes ${as(p, "seconds", "s")}: too long, ${as(p, "within", "s")} is wanted`,
   "bleed/fitted-hot": (p) =>
-    `The ${as(p, "ohms", "Ω")} that is fitted drains it in ${as(p, "seconds", "s")}; left on it needs ${as(p, "watts", "W")}`,
+    `The ${as(p, "ohms", "Ω")} that is fitted drains it in ${as(p, "seconds", "s")} and gets too hot: it has to bear ${as(p, "watts", "W")}`,
+  "bleed/fitted-burns": (p) =>
+    `${as(p, "ohms", "Ω")} across it would burn: ${as(p, "watts", "W")}. Something is shorted there, or it is the wrong one`,
+  "bleed/fitted-watts": (p) =>
+    `The ${as(p, "ohms", "Ω")} that is fitted drains it in ${as(p, "seconds", "s")}: read its watts, it has to bear ${as(p, "watts", "W")}`,
   "bleed/fitted-open": () => "The one that is fitted reads open: replace it",
   "bleed/none": () => "No common resistor drains it in that time without getting hot: allow more seconds",
   "bleed/no-volts": () => "Microfarads and volts of the capacitor, and the seconds, are needed",

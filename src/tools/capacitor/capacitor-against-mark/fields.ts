@@ -89,6 +89,8 @@ export const CODES = [
   "capacitor/a-little-above",
   "capacitor/needs-tolerance",
   "capacitor/lift-the-resistor",
+  "capacitor/film-leaks",
+  "capacitor/low-and-cold",
   "capacitor/under-range",
   "capacitor/over-range",
   "capacitor/not-taken",

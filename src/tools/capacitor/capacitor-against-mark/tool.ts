@@ -22,14 +22,27 @@ interface Judged {
   readonly reasons: readonly Said[];
 }
 
-function judgeShort(reading: Reading | undefined, limits: Limits): Judged | undefined {
+/** Direct current through it: a short in any part, and a leak in film, where no resistor lies across. */
+function judgeShort(input: Input, { dielectric }: CapacitorMark, limits: Limits): Judged | undefined {
+  const reading = input.dcResistance;
   if (reading?.kind !== "value") return undefined;
-  const limit = limitOf(limits, "capacitor-shorted-resistance");
-  if (reading.value >= limit.value) return undefined;
+  const [short, leak] = [
+    limitOf(limits, "capacitor-shorted-resistance"),
+    limitOf(limits, "capacitor-film-leak"),
+  ];
+  const isLeak = dielectric === "film" && input.bleedResistor !== "across" && reading.value < leak.value;
+  const isShort = reading.value < short.value;
+  if (!isShort && !isLeak) return undefined;
+  const limit = isShort ? short.value : leak.value;
   return {
     lies: "shorted",
     verdict: "faulty",
-    reasons: [{ code: "capacitor/shorted", params: { resistance: reading.value, limit: limit.value } }],
+    reasons: [
+      {
+        code: isShort ? "capacitor/shorted" : "capacitor/film-leaks",
+        params: { resistance: reading.value, limit },
+      },
+    ],
   };
 }
 
@@ -99,6 +112,26 @@ function softenAssumed(
   const { widest } = band;
   const isBetween = widest && measured.upper >= widest.min && measured.lower <= widest.max;
   return isBetween && (judged.lies === "below" || judged.lies === "above") ? needsTolerance : judged;
+}
+
+/** A cold electrolytic reads lower by itself: low by no more than that, it is read again warm. */
+function softenCold(
+  judged: Judged,
+  measured: Interval,
+  band: AllowedBand,
+  role: CapacitorMark["role"],
+  { temperature }: Input,
+  limits: Limits,
+): Judged {
+  const isCold = role === "start" && temperature?.kind === "value" && temperature.value < COLD;
+  const lowest = band.min * (1 - limitOf(limits, "capacitor-cold-loss").value);
+  if (!isCold || judged.lies !== "below" || judged.verdict !== "faulty" || measured.upper < lowest)
+    return judged;
+  return {
+    ...judged,
+    verdict: "undecided",
+    reasons: [say("capacitor/low-and-cold", { at: temperature.value })],
+  };
 }
 
 /** A resistor left across can only raise what the meter shows: low stays proof, anything else does not. */
@@ -208,7 +241,10 @@ function judge(
 ): Judged {
   if (value === undefined || !measured) return judgeNoValue(input.reading);
   const byMark = judgeValue(value, measured, band, role, limits);
-  return softenBleed(softenAssumed(byMark, measured, band, role), input);
+  return softenBleed(
+    softenCold(softenAssumed(byMark, measured, band, role), measured, band, role, input, limits),
+    input,
+  );
 }
 
 function analyse(input: Input, limits: Limits): Analysis<(typeof CODES)[number]> {
@@ -224,7 +260,7 @@ function analyse(input: Input, limits: Limits): Analysis<(typeof CODES)[number]>
   const value = reading.kind === "value" ? farads(reading.value) : undefined;
   const halfWidth = value === undefined ? 0 : errorOn(input.meter, value);
   const measured = value === undefined ? undefined : intervalOf(value, halfWidth);
-  const short = judgeShort(input.dcResistance, limits);
+  const short = judgeShort(input, mark, limits);
   const judged = short ?? judge(input, value, measured, band, role, limits);
   const series = seriesSaid(input, value, mark, limits);
   const isLossy = series?.code === "capacitor/series-resistance";
@@ -249,7 +285,10 @@ function analyse(input: Input, limits: Limits): Analysis<(typeof CODES)[number]>
         limitOf(limits, "capacitor-open-share").source,
       ]),
     ],
-    evidence: evidenceOf(role, proves ? judged.lies : undefined, short ? undefined : value, halfWidth, band),
+    // A part against noise is neither of the two capacitors of the motor.
+    evidence: mark.suppressor
+      ? []
+      : evidenceOf(role, proves ? judged.lies : undefined, short ? undefined : value, halfWidth, band),
     tells: { bleedResistor: input.bleedResistor !== "none" },
   };
 }
@@ -265,7 +304,7 @@ function analyse(input: Input, limits: Limits): Analysis<(typeof CODES)[number]>
  */
 export const tool = defineTool({
   id: "capacitor-against-mark",
-  version: 3,
+  version: 4,
   topic: "capacitor",
   title: "Capacitor against its mark",
   about: "145-174 μF 250 VAC · 61.8 μF",
@@ -278,6 +317,8 @@ export const tool = defineTool({
   limits: [
     "capacitor-open-share",
     "capacitor-shorted-resistance",
+    "capacitor-film-leak",
+    "capacitor-cold-loss",
     "capacitor-run-tolerance-assumed",
     "capacitor-start-tolerance-assumed",
     "capacitor-widest-tolerance",

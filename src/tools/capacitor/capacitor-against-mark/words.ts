@@ -26,6 +26,10 @@ export const words: WordsOf<typeof tool> = {
     `${formatPercent(num(p, "over"))} over its upper mark: still good for starting`,
   "capacitor/needs-tolerance": () => "Its tolerance is not marked: cannot tell",
   "capacitor/lift-the-resistor": () => "Lift the resistor and read again",
+  "capacitor/film-leaks": (p) =>
+    `${formatText(Number(p["resistance"] ?? 0), "Ω")} of direct current path: film shows none under ${formatText(Number(p["limit"] ?? 0), "Ω")}. It leaks`,
+  "capacitor/low-and-cold": (p) =>
+    `Low, and cold at ${formatText(Number(p["at"] ?? 0), "K")}: a cold one reads low by itself. Warm it to the room and read again`,
   "capacitor/under-range": () => "Next to nothing there: open, or a lead off",
   "capacitor/over-range": () => "Over range: a higher range, or DC resistance, will tell",
   "capacitor/not-taken": () => "Not measured: says nothing",

@@ -1,7 +1,6 @@
 import type { Limits } from "@/core/knowledge/types";
 import { type AllowedBand, allowedBand } from "@/core/markings/allowed-band";
 import { parseCapacitorMark } from "@/core/markings/capacitor";
-import { intervalOf } from "@/core/quantity/uncertainty";
 import {
   type Amps,
   amps,
@@ -98,12 +97,16 @@ function analyse(input: Input, limits: Limits): Answer {
     return nothing("undecided", "load/not-read");
   // A part that is in the circuit while the motor runs is a run part.
   const band = allowedBand(mark, "run", limits);
-  const [offAmps, offVolts] = [errorOn(input.clamp, current.value), errorOn(input.meter, across.value)];
+  const offAmps = errorOn(input.clamp, current.value, current.resolution);
+  const offVolts = errorOn(input.meter, across.value, across.resolution);
   if (across.value <= offVolts) return nothing("undecided", "load/no-volts");
   if (current.value <= offAmps) return nothing("faulty", "load/no-current", "nothing");
   const frequency = hertz(Number(input.frequency));
   const value = underLoad(amps(current.value), volts(across.value), frequency);
-  const { lower, upper } = intervalOf(value, value * (offAmps / current.value + offVolts / across.value));
+  // Each meter at its end: near the last digit of a clamp the sum of shares is too little.
+  const [least, most] = [current.value - offAmps, current.value + offAmps];
+  const lower = underLoad(amps(least), volts(across.value + offVolts), frequency);
+  const upper = underLoad(amps(most), volts(across.value - offVolts), frequency);
   const found = judged(lower, upper, band);
   const limit = value < (band.min + band.max) / 2 ? band.min : band.max;
   const params = { min: band.min, max: band.max, off: value / limit - 1 };
@@ -148,7 +151,7 @@ function analyse(input: Input, limits: Limits): Answer {
  */
 export const tool = defineTool({
   id: "capacitor-under-load",
-  version: 1,
+  version: 2,
   topic: "capacitor",
   title: "Run capacitor from amps and volts",
   about: "8 μF ±5 % · 0.90 A, 360 V at 50 Hz · 7.96 μF",

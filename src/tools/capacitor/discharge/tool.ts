@@ -286,7 +286,7 @@ function analyse(input: Input, limits: Limits): Answer {
  */
 export const tool = defineTool({
   id: "discharge",
-  version: 1,
+  version: 2,
   topic: "capacitor",
   title: "Draining a capacitor",
   about: "12 μF 450 VAC on 230 V · may stand at 636 V",

@@ -1,5 +1,6 @@
 import { limitOf } from "@/core/knowledge/resolve-limits";
 import type { Limits } from "@/core/knowledge/types";
+import { type Interval, intervalOf } from "@/core/quantity/uncertainty";
 import { field, type InputOf } from "@/core/tools/field.input";
 import { type Analysis, defineTool } from "@/core/tools/tool";
 
@@ -30,6 +31,7 @@ const FIELDS = {
 const CODES = [
   "ramp/alive",
   "ramp/shorted",
+  "ramp/edge",
   "ramp/open",
   "ramp/bleed",
   "ramp/contradiction",
@@ -49,15 +51,24 @@ interface Judged {
   readonly outcomeId?: "climbs" | "low" | "never";
 }
 
-function judge({ first, second }: Input, steady: number | undefined, limits: Limits): Judged {
+/** What an ohmmeter that is not asked about may be off by, and half of the last digit that was typed. Judged. */
+const METER_SHARE = 0.02;
+
+function steadyOf({ steady }: Input): Interval | undefined {
+  if (steady?.kind !== "value") return undefined;
+  return intervalOf(steady.value, steady.value * METER_SHARE + (steady.resolution ?? 0) / 2);
+}
+
+function judge({ first, second }: Input, steady: Interval | undefined, limits: Limits): Judged {
   const shorted = limitOf(limits, "capacitor-shorted-resistance").value;
   const [least, most] = [
     limitOf(limits, "bleed-resistor-least").value,
     limitOf(limits, "bleed-resistor-most").value,
   ];
-  if (steady !== undefined && steady < shorted)
+  if (steady !== undefined && steady.upper < shorted)
     return { verdict: "faulty", code: "ramp/shorted", outcomeId: "low" };
-  const isBleed = steady !== undefined && steady >= least && steady <= most;
+  if (steady !== undefined && steady.lower < shorted) return { verdict: "undecided", code: "ramp/edge" };
+  const isBleed = steady !== undefined && steady.upper >= least && steady.lower <= most;
   // A resistor across hides whatever the capacitor does.
   if (isBleed) return { verdict: "undecided", code: "ramp/bleed" };
   if (first !== second) return { verdict: "undecided", code: "ramp/contradiction" };
@@ -70,7 +81,7 @@ function judge({ first, second }: Input, steady: number | undefined, limits: Lim
 
 function analyse(input: Input, limits: Limits): Answer {
   const steady = input.steady?.kind === "value" ? input.steady.value : undefined;
-  const { verdict, code, outcomeId } = judge(input, steady, limits);
+  const { verdict, code, outcomeId } = judge(input, steadyOf(input), limits);
   return {
     verdict,
     figures: steady === undefined ? [] : [{ id: "steady", label: "ohms at rest", value: steady, unit: "Ω" }],
@@ -90,7 +101,7 @@ function analyse(input: Input, limits: Limits): Answer {
  */
 export const tool = defineTool({
   id: "ohms-ramp",
-  version: 1,
+  version: 2,
   topic: "capacitor",
   title: "Capacitor by the climb of its ohms",
   about: "climbs both ways round, then OL · alive, its value not known",

@@ -6,6 +6,7 @@ const ohms = (value: unknown): string => formatText(Number(value ?? 0), "Ω");
 
 export const words: WordsOf<typeof tool> = {
   "ramp/alive": () => "Alive: it charges both ways round. Whether it is weak this cannot tell",
+  "ramp/edge": () => "On the edge of a short: read it on the lowest range, the probes touched together first",
   "ramp/shorted": (p) => `Shorted: it stays at ${ohms(p["steady"])}`,
   "ramp/open": () => "Never moves, either way round: open, or the range is too low to see it",
   "ramp/bleed": (p) =>

@@ -30,6 +30,13 @@ const FIELDS = {
     leads: true,
     ask: "Hold the actuator as its weights would, and read the same two leads.",
   }),
+  frame: field.choice(
+    [
+      { value: "cold", label: "Cold" },
+      { value: "warm", label: "Warm" },
+    ],
+    { label: "Frame of the motor", optional: true },
+  ),
   meter: field.meter("resistance", { label: "Meter" }),
 } as const;
 
@@ -41,6 +48,7 @@ const CODES = [
   "apart/cannot-rise",
   "apart/run-open",
   "apart/both-open",
+  "apart/both-open-warm",
   "apart/rest-open",
   "apart/nothing",
   "apart/not-taken",
@@ -88,9 +96,12 @@ const figure = (id: string, label: string, value: number, lower: number, upper: 
 });
 
 /** One of the two is over range: what that leaves. */
-function open({ rest, held }: Input): Answer | undefined {
+function open({ rest, held, frame }: Input): Answer | undefined {
   const [isRestOpen, isHeldOpen] = [rest, held].map((one: Reading) => one.kind === "over-range");
-  if (isRestOpen && isHeldOpen) return answer("faulty", "apart/both-open");
+  if (isRestOpen && isHeldOpen)
+    return frame === "cold"
+      ? answer("faulty", "apart/both-open")
+      : answer("undecided", "apart/both-open-warm");
   if (isHeldOpen && rest.kind === "value")
     return answer("faulty", "apart/run-open", [
       figure("start", "start winding", rest.value, rest.value, rest.value),
@@ -145,7 +156,7 @@ function analyse(input: Input, limits: Limits): Answer {
  */
 export const tool = defineTool({
   id: "start-and-run",
-  version: 1,
+  version: 2,
   topic: "winding",
   title: "Start and run winding by the switch",
   about: "at rest 3.0 Ω, actuator held 4.0 Ω · start 12 Ω",

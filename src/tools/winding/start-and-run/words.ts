@@ -18,6 +18,8 @@ export const words: WordsOf<typeof tool> = {
     "Run winding open: only the start winding is left, and it goes when the switch opens",
   "apart/both-open": () =>
     "Both open: the common lead, a protector in it, or the probes. Touch the probes together first",
+  "apart/both-open-warm": () =>
+    "Both open: a protector in the common lead opens when it is warm. Wait until the frame is cold, say so, and read again",
   "apart/rest-open": () =>
     "Open at rest, a reading with the switch open: the wrong way round, or a probe that slips",
   "apart/nothing": () => "Next to nothing at rest: shorted, or the probes touch each other",

@@ -74,6 +74,33 @@ export interface AtSwitchOff {
   /** `extrapolated`: along the cooling curve; `one-reading`, `not-falling`: the highest that was read. */
   readonly how: "extrapolated" | "one-reading" | "not-falling";
   readonly firstAt: number;
+  /** Times the error of one reading that the way back to switch-off makes of it. */
+  readonly grows: number;
+  /** Kelvin that the readings scatter about their curve, taken back to switch-off: twice the standard error. */
+  readonly scatter: number;
+}
+
+interface Fit {
+  /** Slope and value at t = 0 of a straight line. */
+  readonly m: number;
+  readonly b: number;
+}
+
+/**
+ * What following a line back to t = 0 adds: how much one error in every reading can grow (the sum of the weights that they
+ * have in the value there), and twice the standard error of that value from their scatter. Source: gum.
+ */
+function wayBack(points: readonly (readonly [at: number, y: number])[], { m, b }: Fit) {
+  const mean = points.reduce((sum, [at]) => sum + at, 0) / points.length;
+  const spread = points.reduce((sum, [at]) => sum + (at - mean) ** 2, 0);
+  const grows = points.reduce(
+    (sum, [at]) => sum + Math.abs(1 / points.length - (mean * (at - mean)) / spread),
+    0,
+  );
+  const squares = points.reduce((sum, [at, y]) => sum + (y - m * at - b) ** 2, 0);
+  const free = points.length - 2;
+  const standard = free > 0 ? Math.sqrt((squares / free) * (1 / points.length + mean ** 2 / spread)) : 0;
+  return { grows, scatter: 2 * standard };
 }
 
 /**
@@ -87,10 +114,16 @@ export function riseAtSwitchOff(cooled: readonly Cooled[]): AtSwitchOff {
   const firstAt = Math.min(...cooled.map(({ at }) => at));
   const falling = cooled.filter(({ rise }) => rise > 0);
   const moments = new Set(falling.map(({ at }) => at));
-  if (moments.size < 2) return { rise: highest, how: "one-reading", firstAt };
-  const { m, b } = linearRegression(falling.map(({ at, rise }) => [at, Math.log(rise)]));
-  if (m >= 0) return { rise: highest, how: "not-falling", firstAt };
-  return { rise: Math.exp(b), how: "extrapolated", firstAt };
+  const as = (how: AtSwitchOff["how"]) => ({ rise: highest, how, firstAt, grows: 1, scatter: 0 });
+  if (moments.size < 2) return as("one-reading");
+  const points = falling.map(({ at, rise }): [number, number] => [at, Math.log(rise)]);
+  const fit = linearRegression(points);
+  if (fit.m >= 0) return as("not-falling");
+  const rise = Math.exp(fit.b);
+  const { grows, scatter } = wayBack(points, fit);
+  // In the logarithm an error weighs by what it is of the lowest reading.
+  const lowest = Math.min(...falling.map((one) => one.rise));
+  return { rise, how: "extrapolated", firstAt, grows: (grows * rise) / lowest, scatter: rise * scatter };
 }
 
 const si = (reading: Reading): number | undefined => (reading.kind === "value" ? reading.value : undefined);
@@ -163,9 +196,9 @@ function analyse(input: Input, limits: Limits): Answer {
     at,
     rise: windingTemperature(cold, coldAt, read, input.metal) - roomAt,
   }));
-  const { rise, how, firstAt } = riseAtSwitchOff(cooled);
+  const { rise, how, firstAt, grows, scatter } = riseAtSwitchOff(cooled);
   if (rise <= 0) return undecided("rise/not-hotter", { rise });
-  const error = errorOf(input, given);
+  const error = errorOf(input, given) * grows + scatter;
   const limit =
     input.class === "not-known" ? undefined : limitOf(limits, `winding-rise-class-${input.class}`);
   const within = limitOf(limits, "winding-rise-first-reading").value;
@@ -200,7 +233,7 @@ function analyse(input: Input, limits: Limits): Answer {
  */
 export const tool = defineTool({
   id: "temperature-rise",
-  version: 1,
+  version: 2,
   topic: "winding",
   title: "Temperature rise by resistance",
   about: "12.4 Ω cold at 21 °C, 15.1 Ω hot in a room of 23 °C",

@@ -44,8 +44,9 @@ export const FIELDS = {
     [
       { value: "cold", label: "Cold" },
       { value: "warm", label: "Warm" },
+      { value: "not-said", label: "Not said" },
     ],
-    { label: "The motor's frame is", preset: "cold" },
+    { label: "The motor's frame is", preset: "not-said" },
   ),
   kind: field.choice(MOTOR_KINDS, { label: "Kind of motor", fill: "motor", preset: "not-known" }),
   volts: field.reading("voltage", {
@@ -62,6 +63,9 @@ export const FIELDS = {
 export const CODES = [
   "winding/open",
   "winding/open-when-warm",
+  "winding/open-frame-not-said",
+  "winding/not-two-alike",
+  "winding/range-edge",
   "winding/as-reference",
   "winding/low",
   "winding/perhaps-low",

@@ -3,6 +3,7 @@ import type { Limits } from "@/core/knowledge/types";
 import type { Reading } from "@/core/quantity/reading";
 import { type Kelvin, kelvin, ohms } from "@/core/quantity/units";
 import { errorOn } from "@/core/tools/meter-error";
+import { TWO_WINDINGS } from "@/core/tools/motor-kinds";
 import { defineTool } from "@/core/tools/tool";
 import { resistanceAt, sharePerKelvin } from "@/core/windings/temperature";
 import { type Answer, CODES, FIELDS, type Input, type Said } from "./fields";
@@ -42,8 +43,8 @@ type Lies = "same" | "low" | "perhaps-low" | "high" | "perhaps-high";
 function liesOf({ ratio, error }: Ratio, within: number): Lies {
   if (ratio + error < 1 - within) return "low";
   if (ratio - error > 1 + within) return "high";
-  if (ratio < 1 - within) return "perhaps-low";
-  return ratio > 1 + within ? "perhaps-high" : "same";
+  if (ratio - error >= 1 - within && ratio + error <= 1 + within) return "same";
+  return ratio < 1 ? "perhaps-low" : "perhaps-high";
 }
 
 /** The answer of the move that this is, where it is one. */
@@ -100,6 +101,12 @@ function figure(
   ];
 }
 
+function rangeCode(isUnder: boolean, isOver: boolean, isInside: boolean): Said["code"] {
+  if (isUnder) return "winding/under-range";
+  if (isOver) return "winding/over-range";
+  return isInside ? "winding/in-range" : "winding/range-edge";
+}
+
 /** Held against what is usual for its kind: finds what is far off, and never a few turns. */
 function againstRange(input: Input, read: number, limits: Limits): Answer {
   const usual = usualFor(input.kind, si(input.volts), limits);
@@ -108,19 +115,18 @@ function againstRange(input: Input, read: number, limits: Limits): Answer {
   const params = { least: usual.least, most: usual.most };
   const isUnder = read + error < usual.least;
   const isOver = read - error > usual.most;
+  const isInside = read - error >= usual.least && read + error <= usual.most;
   const limit =
     isOver || read > usual.most
       ? { limit: usual.most, limitId: usual.mostId }
       : { limit: usual.least, limitId: usual.leastId };
   return {
-    verdict: isUnder || isOver ? "suspect" : "sound",
+    verdict: isUnder || isOver ? "suspect" : isInside ? "sound" : "undecided",
     figures: figure(read, error, { ...limit, limitSource: limitOf(limits, limit.limitId).source }),
-    reasons: [
-      say(isUnder ? "winding/under-range" : isOver ? "winding/over-range" : "winding/in-range", params),
-    ],
-    cautions: [say(isUnder || isOver ? "winding/compare-with-twin" : "winding/few-turns")],
+    reasons: [say(rangeCode(isUnder, isOver, isInside), params)],
+    cautions: [say(isInside ? "winding/few-turns" : "winding/compare-with-twin")],
     sources: ["shop-practice", "physics", "gum"],
-    evidence: isUnder || isOver ? [] : evidenceOf(input, "same"),
+    evidence: isInside ? evidenceOf(input, "same") : [],
   };
 }
 
@@ -149,6 +155,8 @@ function againstReference(input: Input, read: number, limits: Limits): Answer {
   const other = si(input.reference);
   if (input.reference?.kind === "over-range") return undecided(say("winding/reference-open"), input);
   if (other === undefined || other <= 0) return undecided(say("winding/no-reference"), input);
+  if (input.against === "other" && TWO_WINDINGS.has(input.kind))
+    return undecided(say("winding/not-two-alike"), input);
   const within = limitOf(limits, input.against === "other" ? "windings-alike" : "winding-off-reference");
   const found = ratioOf(input, read, other, limits);
   const lies = liesOf(found, within.value);
@@ -193,6 +201,7 @@ function againstReference(input: Input, read: number, limits: Limits): Answer {
 
 function open(input: Input): Answer {
   if (input.warm === "warm") return undecided(say("winding/open-when-warm"), input);
+  if (input.warm === "not-said") return undecided(say("winding/open-frame-not-said"), input);
   return {
     verdict: "faulty",
     figures: [],
@@ -225,7 +234,7 @@ function analyse(input: Input, limits: Limits): Answer {
  */
 export const tool = defineTool({
   id: "winding-against-reference",
-  version: 1,
+  version: 2,
   topic: "winding",
   title: "Winding against a twin, sheet or range",
   about: "this one 38.0 Ω at 19 °C · its twin 47.1 Ω at 21 °C",

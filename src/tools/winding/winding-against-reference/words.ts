@@ -20,11 +20,19 @@ export const words: WordsOf<typeof tool> = {
   "winding/open": () => "Open: no way through it, and the motor is cold",
   "winding/open-when-warm": () =>
     "Open while the frame is warm: a protector inside may be. Wait until it is at the room's temperature and read again",
+  "winding/open-frame-not-said": () =>
+    "Open: feel the frame and say whether it is cold. A protector inside opens when it is warm",
+  "winding/not-two-alike": () =>
+    "A start and a run winding differ by design: hold each against a twin, its sheet or an earlier reading",
+  "winding/range-edge": (p) =>
+    `On the edge of what is usual for its kind, ${usual(p)}: read it on a finer range, or against a twin`,
   "winding/as-reference": (p) => `As ${other(p)}, within ${formatPercent(num(p, "within"))}`,
   "winding/low": (p) => `${off(p)} under ${other(p)}: shorted turns`,
-  "winding/perhaps-low": (p) => `${off(p)} under ${other(p)}, within what meter and warmth leave open`,
+  "winding/perhaps-low": (p) =>
+    `${off(p)} under ${other(p)}: meter and warmth leave open whether that is too low. Note both temperatures, read finer`,
   "winding/high": (p) => `${off(p)} over ${other(p)}: a poor joint, another design or a wrong figure`,
-  "winding/perhaps-high": (p) => `${off(p)} over ${other(p)}, within what meter and warmth leave open`,
+  "winding/perhaps-high": (p) =>
+    `${off(p)} over ${other(p)}: meter and warmth leave open whether that is too high. Note both temperatures, read finer`,
   "winding/unequal": (p) => `${off(p)} away from the other winding: the lower of the two has shorted turns`,
   "winding/sheet-contradicted": (p) =>
     `${off(p)} away from its sheet, and as its twin: the sheet is of another design`,
