@@ -1,5 +1,6 @@
 import { type ChildProcess, spawn } from "node:child_process";
 import { existsSync, mkdtempSync, rmSync } from "node:fs";
+import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
@@ -39,6 +40,7 @@ function heard(
         typed.push(text);
         if (typed.length === count) end();
       },
+      unfit: (why) => typed.push(why),
       ended: (why) => done({ typed, why }),
     });
   });
@@ -58,6 +60,24 @@ describe("the simulated meter, through the server's only line to it", () => {
     const second = await heard({ quantity: "capacitance", a: "", b: "" }, 2);
     expect((await first).why).toMatch(/Another screen/);
     expect(second.typed).toHaveLength(2);
+  });
+
+  it("tells of another quantity than was asked, and of a line that is none", async () => {
+    const path = join(folder, "other.sock");
+    const other = createServer((socket) =>
+      socket.write("METER 1 x\nREAD voltage 230 0.1\nREAD resistance twelve 0.1\nREAD resistance 12 0.1\n"),
+    );
+    await new Promise<void>((ready) => other.listen(path, ready));
+    const simulated = process.env["GOOD_SPINDLE_METER"];
+    process.env["GOOD_SPINDLE_METER"] = path;
+    const { typed } = await heard({ quantity: "resistance", a: "", b: "" }, 3);
+    process.env["GOOD_SPINDLE_METER"] = simulated;
+    other.close();
+    expect(typed).toEqual([
+      "The meter shows voltage, not resistance: turn its knob.",
+      expect.stringMatching(/has no number: "twelve"/),
+      "12.0",
+    ]);
   });
 
   it("says what it cannot measure, and that nobody answers", async () => {

@@ -46,7 +46,7 @@ describe("POST /api/tools/{tool}", () => {
           },
         },
       ],
-      basis: { toolId: "capacitor-against-mark", toolVersion: 3 },
+      basis: { toolId: "capacitor-against-mark", toolVersion: 4 },
     });
     expect(body.finding.figures[0]).toMatchObject({ unit: "F", limit: 1.45e-4, limitSource: "mark" });
   });

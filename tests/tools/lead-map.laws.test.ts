@@ -246,7 +246,7 @@ describe("what the sheet says of rarer tables", () => {
 
 describe("a pair of leads as it is typed", () => {
   it("reads what it writes", () => {
-    const name = fc.constantFrom("red", "blue", "T1", "T8", "green/yellow", "1", "2");
+    const name = fc.constantFrom("red", "blue", "T1", "T8", "green/yellow", "1", "2", "grün", "Žlutá");
     fc.assert(
       fc.property(
         name,

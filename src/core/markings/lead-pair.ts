@@ -9,10 +9,11 @@ export interface LeadPair {
   readonly reading: Reading | undefined;
 }
 
-const NAME = "[a-z0-9][a-z0-9/]{0,19}";
+/** Letters of any language: green-white, grün, 1/2. */
+const NAME = "[\\p{L}\\p{N}][\\p{L}\\p{N}/]{0,19}";
 const PAIR = new RegExp(
-  `^(${NAME})\\s*(?:-|–|\\bto\\b|\\band\\b)\\s*(${NAME})(?:\\s*[:=]\\s*|\\s+|$)(.*)$`,
-  "i",
+  `^(${NAME})\\s*(?:-|–|(?<=\\s)to(?=\\s)|(?<=\\s)and(?=\\s))\\s*(${NAME})(?:\\s*[:=]\\s*|\\s+|$)(.*)$`,
+  "iu",
 );
 
 /**

@@ -17,7 +17,7 @@ export function FromMeter({ wanted, about, onSteady }: FromMeterProps) {
       {isOn ? (
         <>
           <span role="status" className="num font-semibold text-xl">
-            {shown === undefined ? "…" : /^[OU]L$/.test(shown) ? shown : `${shown} ${symbol}`}
+            {shown === undefined ? "…" : /\d$/.test(shown) ? `${shown} ${symbol}` : shown}
           </span>
           <span className="text-soft">hold it still for two seconds</span>
           <button type="button" className="min-h-11 text-teal underline underline-offset-4" onClick={stop}>

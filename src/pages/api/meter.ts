@@ -6,7 +6,7 @@ import { listenToMeter } from "@/server/services/meter";
 
 const isQuantity = (word: string): word is QuantityId => Object.hasOwn(QUANTITIES, word);
 
-/** Server-sent events from the meter: a `reading` for each line it sends, an `ended` with why it says no more. */
+/** Server-sent events from the meter: a `reading` for each line it sends, an `unfit` with why for one that is none of what was asked, an `ended` with why it says no more. */
 export const GET = plainRoute("GET /api/meter", ({ url }) => {
   const quantity = url.searchParams.get("quantity") ?? "";
   if (!isQuantity(quantity))
@@ -33,6 +33,7 @@ export const GET = plainRoute("GET /api/meter", ({ url }) => {
         { quantity, a: url.searchParams.get("a") ?? "", b: url.searchParams.get("b") ?? "" },
         {
           reading: (line, typed) => send("reading", { line, typed }),
+          unfit: (why) => send("unfit", { why }),
           ended: (why) => {
             send("ended", { why });
             try {

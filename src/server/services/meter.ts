@@ -1,6 +1,6 @@
 import { connect } from "node:net";
 import { type MeterLine, parseMeterLine, typedOf } from "@/core/quantity/meter-line";
-import type { QuantityId } from "@/core/quantity/reading";
+import { QUANTITIES, type QuantityId } from "@/core/quantity/reading";
 
 /** Where a meter listens, if one was said. */
 export function meterPath(): string | undefined {
@@ -17,6 +17,8 @@ export interface MeterAsked {
 
 export interface MeterListener {
   reading(line: MeterLine, typed: string): void;
+  /** It shows something else than what was asked: what it showed before stands no longer. */
+  unfit(why: string): void;
   /** It will say no more: another screen has it, or it went away. */
   ended(why: string): void;
 }
@@ -24,7 +26,10 @@ export interface MeterListener {
 /** The screen that has the meter: one at a time. */
 let held: (() => void) | undefined;
 
-const named = (point: string): string => point.replace(/[^\w/-]/g, "").slice(0, 20);
+const named = (point: string): string => point.replace(/[^\p{L}\p{N}_/-]/gu, "").slice(0, 20);
+
+const notAsked = (shows: QuantityId, asked: QuantityId): string =>
+  `The meter shows ${QUANTITIES[shows].label}, not ${QUANTITIES[asked].label}: turn its knob.`;
 
 /** Listens to the meter until the caller ends it, another screen asks for it, or it goes away. */
 export function listenToMeter({ quantity, a, b }: MeterAsked, listener: MeterListener): () => void {
@@ -53,9 +58,12 @@ export function listenToMeter({ quantity, a, b }: MeterAsked, listener: MeterLis
     rest = lines.pop() ?? "";
     for (const text of lines) {
       if (text.startsWith("NONE ")) return finish("The meter has no such range.");
-      const line = parseMeterLine(text);
       // Its greeting, and whatever else it says of itself, is not a reading.
-      if (line.ok && line.value.quantity === quantity) listener.reading(line.value, typedOf(line.value));
+      if (!text.startsWith("READ")) continue;
+      const line = parseMeterLine(text);
+      if (!line.ok) listener.unfit(line.issues[0]?.message ?? "");
+      else if (line.value.quantity === quantity) listener.reading(line.value, typedOf(line.value));
+      else listener.unfit(notAsked(line.value.quantity, quantity));
     }
   });
   socket.on("error", () => finish("The meter does not answer."));
