@@ -271,6 +271,7 @@ function meter(
 ): MeterSpec<MeterSaid> | MeterSpec<MeterSaid | undefined> {
   const schema = meterFields(quantity);
   return {
+    ask: `Say what the ${options.label.toLowerCase()} may be off by, from its sheet: percent, counts, last digit.`,
     ...options,
     kind: "meter" as const,
     quantity,

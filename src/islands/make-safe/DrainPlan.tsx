@@ -73,22 +73,27 @@ function DrainTimer({ jobId, seconds }: { readonly jobId: number; readonly secon
   );
 }
 
-/** A positive number as typed, such as 5 or 0,5; nothing when it is none. */
-function positive(text: string): number | undefined {
-  const value = Number(text.trim().replace(",", "."));
-  return text.trim() !== "" && Number.isFinite(value) && value > 0 ? value : undefined;
+/** A rating as typed, above zero; nothing where none was typed, or why it is none. */
+function ratingOf(text: string, quantity: "power" | "voltage", label: string) {
+  if (text.trim() === "") return { value: undefined, problem: undefined };
+  const parsed = parseReading(text, quantity, label);
+  if (!parsed.ok) return { value: undefined, problem: parsed.issues[0]?.message };
+  const { reading } = parsed.value;
+  return reading.kind === "value" && reading.value > 0
+    ? { value: reading.value, problem: undefined }
+    : { value: undefined, problem: "Write a number above zero." };
 }
 
 interface RatingProps {
   readonly label: string;
+  readonly quantity: "power" | "voltage";
   readonly text: string;
   onText(text: string): void;
 }
 
-function Rating({ label, text, onText }: RatingProps) {
-  const isBad = text.trim() !== "" && positive(text) === undefined;
+function Rating({ label, quantity, text, onText }: RatingProps) {
   return (
-    <Field label={label} className="w-24" error={isBad ? "Write a number above zero." : undefined}>
+    <Field label={label} className="w-24" error={ratingOf(text, quantity, label).problem}>
       {(ids) => (
         <input {...ids} className="input num" value={text} onChange={(event) => onText(event.target.value)} />
       )}
@@ -147,8 +152,8 @@ export function DrainPlan({ id, mark, shop, job }: DrainPlanProps) {
           />
         )}
       </Field>
-      <Rating label="Watts" text={wattsText} onText={setWatts} />
-      <Rating label="Volts" text={voltsText} onText={setVolts} />
+      <Rating label="Watts" quantity="power" text={wattsText} onText={setWatts} />
+      <Rating label="Volts" quantity="voltage" text={voltsText} onText={setVolts} />
     </div>
   );
   if (resistance <= 0) return fields;
@@ -177,7 +182,8 @@ export function DrainPlan({ id, mark, shop, job }: DrainPlanProps) {
     dielectric: mark?.dielectric ?? "not-known",
     isOnBoard: id === "bus",
   } as const;
-  const [ratedWatts, ratedVolts] = [positive(wattsText), positive(voltsText)];
+  const ratedWatts = ratingOf(wattsText, "power", "Watts").value;
+  const ratedVolts = ratingOf(voltsText, "voltage", "Volts").value;
   const resistor = {
     resistance: ohms(resistance),
     watts: ratedWatts === undefined ? undefined : watts(ratedWatts),

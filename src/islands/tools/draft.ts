@@ -109,8 +109,9 @@ function meterInput(
   const [percent = "", counts = "", resolution = ""] = METER_PARTS.map((part) =>
     textOf(draft, `${id}.${part}`),
   );
-  if (field.optional && `${percent}${counts}${resolution}` === "") return undefined;
-  return { percent: Number(percent || Number.NaN), counts: Number(counts || Number.NaN), resolution };
+  if (`${percent}${counts}${resolution}` === "") return undefined;
+  const figure = (text: string): number | undefined => (text.trim() === "" ? undefined : Number(text));
+  return { percent: figure(percent), counts: figure(counts), resolution };
 }
 
 function rawOf(

@@ -24,7 +24,8 @@ export const words: WordsOf<typeof tool> = {
   "capacitor/above-mark": (p) => `${formatPercent(num(p, "over"))} over its mark of ${farads(p, "max")}`,
   "capacitor/a-little-above": (p) =>
     `${formatPercent(num(p, "over"))} over its upper mark: still good for starting`,
-  "capacitor/needs-tolerance": () => "Its tolerance is not marked: cannot tell",
+  "capacitor/needs-tolerance": () =>
+    "Its tolerance is not marked: cannot tell. Its maker’s sheet or a sound twin decides",
   "capacitor/lift-the-resistor": () => "Lift the resistor and read again",
   "capacitor/film-leaks": (p) =>
     `${formatText(Number(p["resistance"] ?? 0), "Ω")} of direct current path: film shows none under ${formatText(Number(p["limit"] ?? 0), "Ω")}. It leaks`,
