@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { amps, hertz, volts } from "@/core/quantity/units";
 import { underLoad } from "@/tools/capacitor/capacitor-under-load/tool";
 import { RUNS } from "../core/shop-context";
-import { found, rankOf } from "./run-tool";
+import { found, rankOf, refusedWith } from "./run-tool";
 
 const BASE = {
   mark: "8 μF ±5 % 450 VAC",
@@ -15,6 +15,12 @@ const BASE = {
 const judge = (current: string) => found("capacitor-under-load", { ...BASE, amps: current });
 
 describe("laws of a capacitor under load", () => {
+  it("takes no current below zero for none, and no meter without a last digit", () => {
+    expect(judge("-0.9")).toMatchObject({ verdict: "undecided", reasons: [{ code: "load/not-read" }] });
+    const clamp = { ...BASE.clamp, resolution: "-0.01" };
+    expect(refusedWith("capacitor-under-load", { ...BASE, amps: "0.9", clamp })).toMatch(/"-0.01" is none/);
+  });
+
   it("gives back the capacitance that drew the current", () => {
     fc.assert(
       fc.property(

@@ -83,6 +83,11 @@ describe("laws of draining", () => {
     expect(lifted.figures).toEqual([]);
     expect(refusedWith("discharge", { ...BASE, mark: "0 μF 450 VAC" })).not.toBe("");
     expect(refusedWith("discharge", { ...BASE, mark: "12 μF 0 VAC" })).toMatch(/"0 VAC" is none/);
+    for (const supply of ["0", "-230"])
+      expect(plan(12, { supply }).reasons[0]?.code, supply).toBe("drain/no-supply");
+    expect(refusedWith("discharge", { ...BASE, supply: "1,200", mark: "12 μF 450 VAC" })).toMatch(
+      /1200 or 1.2/,
+    );
     for (const supply of ["0", "OL", "not taken"]) {
       const nothing = found("discharge", { mark: "12 μF", supply, school: "resistor-then-short" });
       expect(nothing.reasons.map(({ code }) => code)).toEqual(["drain/no-supply"]);

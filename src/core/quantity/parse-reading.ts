@@ -101,8 +101,8 @@ interface Scale {
 }
 
 function temperatureScale(rest: string): Scale | undefined {
-  if (/^(°\s*c|c|deg\s*c|℃)$/i.test(rest)) return { factor: 1, offset: 273.15 };
-  if (/^(°\s*f|f|deg\s*f)$/i.test(rest)) return { factor: 5 / 9, offset: 273.15 - (32 * 5) / 9 };
+  if (/^(°\s*c?|c|deg(rees?)?\s*c?|℃)$/i.test(rest)) return { factor: 1, offset: 273.15 };
+  if (/^(°\s*f|f|deg(rees?)?\s*f|℉)$/i.test(rest)) return { factor: 5 / 9, offset: 273.15 - (32 * 5) / 9 };
   if (/^k$/i.test(rest)) return { factor: 1, offset: 0 };
   return undefined;
 }

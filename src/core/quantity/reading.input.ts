@@ -35,9 +35,24 @@ function readReading(given: unknown, quantity: QuantityId, label: string): Resul
   return fail(issue("", "reading/malformed", `${label} ${asGiven(given)} is not a reading: ${why}`, given));
 }
 
-/** Schema of one reading at a boundary: the text typed at the bench, or a Reading in SI. Hands on the Reading. */
-export function readingField(quantity: QuantityId, label: string) {
-  return handsOn<Reading>("reading", label, (given) => readReading(given, quantity, label)).meta({
+/** A figure above zero, where a reading says one. */
+function aboveZero(read: Result<Reading>, label: string): Result<Reading> {
+  if (!read.ok || read.value.kind !== "value" || read.value.value > 0) return read;
+  const { entered } = read.value;
+  return fail(
+    issue("", "reading/none", `${label} "${entered}" is none: write a figure above zero.`, entered),
+  );
+}
+
+/**
+ * Schema of one reading at a boundary: the text typed at the bench, or a Reading in SI. Hands on the Reading.
+ * @param isAboveZero what is no quantity at zero or below, such as the weight of a digit
+ */
+export function readingField(quantity: QuantityId, label: string, isAboveZero = false) {
+  return handsOn<Reading>("reading", label, (given) => {
+    const read = readReading(given, quantity, label);
+    return isAboveZero ? aboveZero(read, label) : read;
+  }).meta({
     reading: quantity,
     bareUnit: QUANTITIES[quantity].bare.symbol,
   });

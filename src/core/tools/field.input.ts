@@ -244,7 +244,7 @@ const meterFields = (quantity: QuantityId) =>
   strictObject({
     percent: finiteNumber().label("Meter accuracy in percent of reading").required().min(0).max(50),
     counts: finiteNumber().label("Meter accuracy in counts").required().min(0).max(1000),
-    resolution: readingField(quantity, "Last digit of the meter").required(),
+    resolution: readingField(quantity, "Last digit of the meter", true).required(),
     mode: yup
       .string()
       .label("How the meter measures")

@@ -29,6 +29,9 @@ describe("a reading as it is typed", () => {
     ["230 V", "voltage", 230],
     ["14 °C", "temperature", 287.15],
     ["32 °F", "temperature", 273.15],
+    ["14°", "temperature", 287.15],
+    ["14 degrees", "temperature", 287.15],
+    ["57.2 deg F", "temperature", 287.15],
     ["-40", "temperature", 233.15],
     ["1425 r/min", "speed", 1425],
   ] as const)("%s as %s is %d", (text, quantity, value) => {

@@ -95,6 +95,8 @@ function analyse(input: Input, limits: Limits): Answer {
   const isUnread = mark.band === undefined && mark.nominal === undefined;
   if (current.kind !== "value" || across.kind !== "value" || isUnread)
     return nothing("undecided", "load/not-read");
+  // Alternating current has no sign: it was read on another range.
+  if (current.value < 0 || across.value < 0) return nothing("undecided", "load/not-read");
   // A part that is in the circuit while the motor runs is a run part.
   const band = allowedBand(mark, "run", limits);
   const offAmps = errorOn(input.clamp, current.value, current.resolution);

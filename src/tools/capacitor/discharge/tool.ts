@@ -88,6 +88,8 @@ type Figure = Answer["figures"][number];
 
 const si = (reading: Input["now"]): number | undefined =>
   reading?.kind === "value" ? Math.abs(reading.value) : undefined;
+/** Volts of its supply; what is below zero is none. */
+const supplyOf = ({ supply }: Input): number => (supply.kind === "value" ? supply.value : 0);
 const say = (code: Said["code"], params: Said["params"] = {}): Said => ({ code, params });
 
 type Planned = DischargePlan | DischargeReferral | DischargeRefusal;
@@ -98,7 +100,7 @@ function planned(input: Input, resistor: DischargeResistor, limits: Limits): Pla
   return planDischarge(
     { voltsAc, voltsDc, role, dielectric, capacitance: wholeCapacitance(mark) },
     resistor,
-    inVolts(si(input.supply) ?? 0),
+    inVolts(supplyOf(input)),
     limits,
   );
 }
@@ -209,7 +211,7 @@ function resistorOf({ resistor, rated, bears }: Input): DischargeResistor | unde
 function analyse(input: Input, limits: Limits): Answer {
   const sources = ["physics", "shop-practice"];
   // What it may stand at is never worked out from no supply.
-  if ((si(input.supply) ?? 0) <= 0)
+  if (supplyOf(input) <= 0)
     return {
       verdict: "undecided",
       figures: [],
