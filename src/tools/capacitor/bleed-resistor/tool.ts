@@ -183,7 +183,8 @@ function analyse(input: Input, limits: Limits): Answer {
  * The resistor that belongs across a capacitor so that it is drained when hands come near: its ohms, watts and volts.
  *
  * The highest common value with R·C·ln(V0/Vsafe) within the time that is wanted wastes the least; it bears √2 times the
- * marked volts, and twice the heat V²/R that the marked volts make in it. Ohms, watts, seconds.
+ * marked volts, and twice the heat V²/R that the marked volts make in it. One that is fitted is sound where it drains in time and its watts
+ * are known to bear it: across a start capacitor for the seconds of a start, else all the time. Ohms, watts, seconds.
  * @example 145-174 μF 250 VAC within 60 s → 68 kΩ 2 W
  */
 export const tool = defineTool({

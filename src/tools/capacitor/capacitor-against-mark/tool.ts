@@ -298,7 +298,9 @@ function analyse(input: Input, limits: Limits): Analysis<(typeof CODES)[number]>
  *
  * The reading stands for the interval [C − u, C + u], with u the meter's limit of error (source gum); the verdict
  * compares that interval with the band the marking allows: wholly inside is sound, wholly below is faulty, across an
- * edge is undecided, above is suspect (a start part is good up to 20 % above its upper mark). Below 5 % of the lower mark it counts
+ * edge is undecided, above is suspect (a start part is good up to 20 % above its upper mark). Without a printed tolerance
+ * ±10 % is taken, and of a start part nothing is said between that and ±20 %. A cold electrolytic that is a little low is
+ * read again warm. Direct current through film is a leak. Below 5 % of the lower mark it counts
  * as open, below 10 Ω direct current as shorted. A bleed resistor left across can only raise the reading, so low stays
  * proof and the rest asks for it to be lifted.
  */

@@ -74,6 +74,7 @@ export const CODES = [
   "map/probes-first",
   "map/armature",
   "map/sensor",
+  "map/ratio",
   "map/thermal",
   "map/alone",
   "map/next-decides",

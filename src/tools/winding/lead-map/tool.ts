@@ -79,13 +79,28 @@ function plainCautions(
   ];
 }
 
+/** Start over run winding of two on a common, where it is more than any motor has. */
+function tooFarApart(input: Input, sensed: readonly Sensed[], limits: Limits): number | undefined {
+  if (!TWO_WINDINGS.has(input.kind)) return undefined;
+  const most = limitOf(limits, "start-ratio-most").value;
+  return sensed
+    .flatMap(({ sense }) => (sense.kind === "two" ? [sense.high.ohms / sense.low.ohms] : []))
+    .find((ratio) => ratio > most);
+}
+
 const isBrushed = ({ kind, jumps }: Input): boolean =>
   kind === "universal" || kind === "permanent-magnet-dc" || jumps !== undefined;
 
 /** How the whole stands where nothing speaks against the map. */
-function verdictOf(input: Input, sensed: readonly Sensed[], isDecided: boolean): Answer["verdict"] {
+function verdictOf(
+  input: Input,
+  sensed: readonly Sensed[],
+  isDecided: boolean,
+  ratio: number | undefined,
+): Answer["verdict"] {
   const kinds = sensed.map(({ sense }) => sense);
   if (kinds.some(({ kind }) => kind === "open-question") || !isDecided) return "undecided";
+  if (ratio !== undefined) return "undecided";
   if (kinds.some(({ kind }) => kind === "loop")) return "suspect";
   const three = kinds.find((one) => one.kind === "three");
   if (three?.kind === "three" && !three.isEqual) return "suspect";
@@ -152,7 +167,8 @@ function analyse(input: Input, limits: Limits, progress?: Progress): Answer {
     ? brushedReasons(input, sensed, limitOf(limits, "speed-sensor-ohms").value)
     : undefined;
   const reasons = brushed?.reasons ?? inductionReasons(input, sensed, alike);
-  const verdict = verdictOf(input, sensed, next.length === 0);
+  const ratio = tooFarApart(input, sensed, limits);
+  const verdict = verdictOf(input, sensed, next.length === 0, ratio);
   return {
     verdict,
     figures: figuresOf(
@@ -163,6 +179,7 @@ function analyse(input: Input, limits: Limits, progress?: Progress): Answer {
       several === undefined ? reasons : [{ code: "map/several", params: { count: several } }, ...reasons],
     cautions: [
       ...next,
+      ...(ratio === undefined ? [] : [{ code: "map/ratio" as const, params: { ratio } }]),
       ...(brushed?.cautions ?? []),
       ...plainCautions(input, sensed, shown, map.unproven, alike),
     ],
@@ -184,7 +201,7 @@ function analyse(input: Input, limits: Limits, progress?: Progress): Answer {
  */
 export const tool = defineTool({
   id: "lead-map",
-  version: 1,
+  version: 2,
   topic: "winding",
   title: "Map of the leads",
   about: "red-white 14.2 · white-black 21.6 · red-black 35.8",
@@ -194,7 +211,7 @@ export const tool = defineTool({
   stations: ["windings"],
   touches: ["inside", "bare-conductors"],
   speaksOf: [],
-  limits: ["windings-alike", "speed-sensor-ohms"],
+  limits: ["windings-alike", "speed-sensor-ohms", "start-ratio-most"],
   next: { faulty: "match", suspect: "isolate", sound: "isolate", undecided: "measure" },
   alsoByHand: true,
   takesMarking: { kind: "lead-pair", field: "pairs" },

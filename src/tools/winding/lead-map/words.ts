@@ -95,7 +95,9 @@ export const words: WordsOf<typeof tool> = {
   "map/armature": (p) =>
     `${capital(pair(p))} jumps with the shaft: armature, through its brushes (${ohms(p, "ohms")}).`,
   "map/sensor": (p) =>
-    `${capital(pair(p))}, ${ohms(p, "ohms")} by itself and far above the rest: a speed sensor.`,
+    `${capital(pair(p))}, ${ohms(p, "ohms")} by itself and far above the rest: a speed sensor, where its thin leads go to the end of the shaft; or a field that lies across the mains.`,
+  "map/ratio": (p) =>
+    `One is ${Math.round(Number(p["ratio"] ?? 0))} times the other, more than any start winding: read both again, the leads off.`,
   "map/thermal": (p) => `${capital(pair(p))} reads next to nothing: a thermal device or a link.`,
   "map/alone": (p) => `${capital(text(p, "lead"))} is joined to none of the others.`,
   "map/next-decides": (p) => `Read ${pair(p)} next${expected(p)}.`,

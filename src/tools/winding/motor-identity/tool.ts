@@ -135,7 +135,7 @@ function analyse(input: Input, limits: Limits): Answer {
  * it is turned round.
  *
  * Bayes' rule over ten kinds, each clue with its chance on each kind; what was not looked at says nothing. Poles are the
- * even number whose synchronous speed 120 f/p lies next above the plate's speed; slip = 1 − n/n_s, up to 16 % for fans.
+ * even number whose synchronous speed 120 f/p lies next above the plate's speed; slip = 1 − n/n_s, up to 25 % for small fans.
  * A shaded pole turns from its bare to its ringed part. On another mains frequency speed goes with f and flux with V/f.
  * Settled from 95 %, and only where the clues go together. Settling the kind on Isolate uses the same clues.
  * @example 230 V 50 Hz 1380 r/min, three leads, a flat capacitor, no brushes → run-capacitor motor, 4 poles, slip 8 %

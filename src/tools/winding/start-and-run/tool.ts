@@ -151,7 +151,7 @@ function analyse(input: Input, limits: Limits): Answer {
  * At rest both windings lie side by side, with the actuator held the run winding is alone: Rs = Rp·Rr/(Rr − Rp), with the
  * limits that the meter leaves. A capacitor in the branch lets no direct current through: then the reading at rest is
  * the run winding already, and the sum is refused until its wires are linked. A winding that is added can only lower what
- * is read; both open, or one of them, says which is broken. Test leads are taken off. Ohms.
+ * is read; both open with the frame cold, or one of them, says which is broken. Test leads are taken off. Ohms.
  * @example at rest 3.0 Ω, held 4.0 Ω → start 12 Ω, run 4.0 Ω
  */
 export const tool = defineTool({

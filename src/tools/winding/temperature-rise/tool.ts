@@ -227,7 +227,7 @@ function analyse(input: Input, limits: Limits): Answer {
  * Mean temperature rise of a winding from its cold and hot resistance (method of resistance variation).
  *
  * Copper: Δθ = (R2 − R1)/R1 · (k + θ1) − (θ2 − θ1), k = 234.5 °C (225 aluminium). Readings after switch-off are followed
- * back along their cooling curve to the moment of switch-off. Held against the rise that the insulation class allows.
+ * back along their cooling curve to the moment of switch-off; what the way back adds to the error of each is counted. Held against the rise that the insulation class allows.
  * Kelvin. A single reading long after switch-off proves too hot, never cool enough; without the class the rise is given
  * and no verdict. Test leads are taken off both resistances.
  */

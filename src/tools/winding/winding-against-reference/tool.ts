@@ -227,10 +227,10 @@ function analyse(input: Input, limits: Limits): Answer {
  * The ohms of a winding held against a twin, its sheet, the other winding, an earlier reading or what is usual for its kind.
  *
  * Both are brought to one temperature, R2 = R1 (k + T2)/(k + T1) with k = 234.5 °C for copper and 225 °C for aluminium, and
- * the ratio is judged with the meter's limit of error on both sides; a temperature that was not noted leaves ten kelvin
+ * the ratio is judged with the meter's limit of error on both sides, and what lies across an edge is undecided; a temperature that was not noted leaves ten kelvin
  * open. Lower by more than 15 % (5 % for two coils of one motor) is shorted turns; higher is a joint, another design or a
- * wrong sheet, and condemns nothing. Over range is open only once the frame is cold: a protector inside opens when it is
- * warm. Test leads are taken off. Ohms.
+ * wrong sheet, and condemns nothing. Over range is open only once the frame was said to be cold: a protector inside opens
+ * when it is warm. A start and a run winding are never held against each other. Test leads are taken off. Ohms.
  */
 export const tool = defineTool({
   id: "winding-against-reference",
