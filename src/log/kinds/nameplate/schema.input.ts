@@ -10,14 +10,22 @@ const plateValue = (label: string, parse: Parameters<typeof readableBy>[1]) =>
     readableBy("plate", (typed) => (typed === "" ? { ok: true, value: null } : parse(typed))),
   );
 
-/** Plate values as they stand on the plate, each as typed. */
-export const motorPlate = strictObject({
+const FIGURES = {
+  volts: "Volts on the plate",
+  hertz: "Hertz on the plate",
+  amps: "Amps on the plate",
+  power: "Power on the plate",
+  speed: "Speed on the plate",
+} as const;
+
+/** Plate values as they were kept, each as typed: what a reader of today would ask about was read then. */
+const keptPlate = strictObject({
   plate: oneOf("Plate", ["motor"]),
-  volts: plateValue("Volts on the plate", (typed) => parseReading(typed, "voltage", "Volts on the plate")),
-  hertz: plateValue("Hertz on the plate", (typed) => parseReading(typed, "frequency", "Hertz on the plate")),
-  amps: plateValue("Amps on the plate", (typed) => parseReading(typed, "current", "Amps on the plate")),
-  power: plateValue("Power on the plate", parsePower),
-  speed: plateValue("Speed on the plate", (typed) => parseReading(typed, "speed", "Speed on the plate")),
+  volts: text(FIGURES.volts, 40),
+  hertz: text(FIGURES.hertz, 40),
+  amps: text(FIGURES.amps, 40),
+  power: text(FIGURES.power, 40),
+  speed: text(FIGURES.speed, 40),
   powerIs: oneOf("Power is", ["input", "output", "peak", "not-said"]),
   typeCode: text("Type and serial", 80),
   /** How long it may run, such as S2 20 min. */
@@ -25,6 +33,15 @@ export const motorPlate = strictObject({
   /** Against touch and water, such as IP44. */
   enclosure: text("Enclosure on the plate", 20),
   text: text("Other words on the plate", 1000),
+});
+
+/** Plate values as they stand on the plate, each as typed and readable. */
+export const motorPlate = keptPlate.shape({
+  volts: plateValue(FIGURES.volts, (typed) => parseReading(typed, "voltage", FIGURES.volts)),
+  hertz: plateValue(FIGURES.hertz, (typed) => parseReading(typed, "frequency", FIGURES.hertz)),
+  amps: plateValue(FIGURES.amps, (typed) => parseReading(typed, "current", FIGURES.amps)),
+  power: plateValue(FIGURES.power, parsePower),
+  speed: plateValue(FIGURES.speed, (typed) => parseReading(typed, "speed", FIGURES.speed)),
 });
 
 /** The marking of one capacitor. */
@@ -41,7 +58,10 @@ const motorWith =
       ? { ...payload, ...added }
       : payload;
 
-export const schema = byTag("plate", { motor: motorPlate, capacitor: capacitorPlate });
+export const schema = byTag("plate", { motor: keptPlate, capacitor: capacitorPlate });
+
+/** What a screen posts. */
+export const draft = byTag("plate", { motor: motorPlate, capacitor: capacitorPlate });
 
 export const versions: readonly Upcaster[] = [
   motorWith({ powerIs: "not-said", typeCode: "" }),
