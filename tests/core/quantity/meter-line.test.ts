@@ -50,6 +50,9 @@ describe("a line of the meter's protocol", () => {
       resolution: 1e-7,
     });
     expect(typedOf({ ...shown, kind: "over-range" })).toBe("OL");
+    const volts = typedOf({ quantity: "voltage", kind: "value", value: 1.204, resolution: 0.001 });
+    expect(volts).toBe("1204 mV");
+    expect(parseReading(volts, "voltage")).toMatchObject({ value: { reading: { value: 1.204 } } });
   });
 
   it("that is none is refused and named, whatever it is", () => {
