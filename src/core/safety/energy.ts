@@ -107,7 +107,16 @@ function step(
     const isWithdrawn =
       isStruck && "volts" in event && Math.abs(event.volts) <= limitOf(limits, "safe-to-work-volts").value;
     const next = isWithdrawn ? ok(bench) : applyBenchEvent(bench, event, line.at, machine, limits);
-    if (next.ok) bench = withPowerClock(bench, next.value, event, line.at, machine);
+    // What does not count took no plug out either.
+    const isStillIn = isStruck && event.event === "isolated" && bench.plug === "plugged-in";
+    if (next.ok)
+      bench = withPowerClock(
+        bench,
+        isStillIn ? { ...next.value, plug: bench.plug, outlet: bench.outlet } : next.value,
+        event,
+        line.at,
+        machine,
+      );
   }
   const openedSeq = event.event === "opened" ? line.seq : live.openedSeq;
   return { bench, live: { ...live, dangers, openedSeq } };

@@ -294,6 +294,15 @@ describe("a strike", () => {
     expect(missing([...START, line], struck(3))).toBeUndefined();
   });
 
+  it("of volts that were read takes no plug out: signed off, it was left plugged in", () => {
+    const volts: Line = ["bench-state", { event: "isolated", volts: 90, means: "two-pole tester" }];
+    expect(open(...START, PLUGGED, volts, SIGNED, struck(4))).toEqual([
+      "live, mended, struck",
+      "left-plugged-in, mended",
+    ]);
+    expect(open(...START, PLUGGED, volts, SIGNED)).toEqual(["live, mended"]);
+  });
+
   it("of a shock is no slip, however soon", () => {
     const log = [...START, happened("tingle")];
     expect(missing(log, struck(3, "slip"))).toBe("slip");
