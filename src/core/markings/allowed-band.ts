@@ -24,6 +24,11 @@ const ASSUMED: Readonly<Record<CapacitorMark["role"], string>> = {
   "not-known": "capacitor-widest-tolerance",
 };
 
+const around = (nominal: number, share: number): { readonly min: Farads; readonly max: Farads } => ({
+  min: farads(denoise(nominal * (1 - share))),
+  max: farads(denoise(nominal * (1 + share))),
+});
+
 /**
  * What the marking allows. Without a printed tolerance a run or a start part is given ±10 %, a start part that is sold
  * to ±20 % with that as its widest, and a part of unknown kind the widest tolerance sold. Farads.
@@ -32,17 +37,12 @@ const ASSUMED: Readonly<Record<CapacitorMark["role"], string>> = {
 export function allowedBand(mark: CapacitorMark, role: CapacitorMark["role"], limits: Limits): AllowedBand {
   if (mark.band) return { ...mark.band, source: "mark", isAssumed: false };
   const { value, source, id } = limitOf(limits, ASSUMED[role]);
-  const widest = limitOf(limits, ASSUMED["not-known"]).value;
+  const nominal = mark.nominal ?? 0;
   return {
-    ...around(mark.nominal ?? 0, value),
+    ...around(nominal, value),
     source,
     limitId: id,
     isAssumed: true,
-    ...(role === "start" ? { widest: around(mark.nominal ?? 0, widest) } : {}),
+    ...(role === "start" ? { widest: around(nominal, limitOf(limits, ASSUMED["not-known"]).value) } : {}),
   };
 }
-
-const around = (nominal: number, share: number): { readonly min: Farads; readonly max: Farads } => ({
-  min: farads(denoise(nominal * (1 - share))),
-  max: farads(denoise(nominal * (1 + share))),
-});

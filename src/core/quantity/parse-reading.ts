@@ -1,6 +1,6 @@
 import { fail, issue, ok, type Result } from "../result";
 import { denoise } from "./decimal";
-import { printedNumber } from "./printed-number";
+import { plainNumber } from "./printed-number";
 import { QUANTITIES, type QuantityId, type Reading } from "./reading";
 
 /** A reading, and what the reader should be told about how it was understood. */
@@ -241,10 +241,11 @@ export function parseReading(typed: string, quantity: QuantityId, label = "Readi
   if (bound !== undefined) return boundReading(text, bound, quantity, label);
   const certain = CERTAIN.exec(text)?.[0];
   if (certain !== undefined) {
-    const number = printedNumber(certain.replace(/^[+-]/, ""));
+    const number = plainNumber(certain.replace(/^[+-]/, ""));
     const plain = `${certain.startsWith("-") ? "-" : ""}${number}${text.slice(certain.length)}`;
     const parsed = parseReading(plain, quantity, label);
-    return parsed.ok ? ok({ ...parsed.value, said: `Read as ${plain}.` }) : parsed;
+    if (!parsed.ok || parsed.value.reading.kind !== "value") return parsed;
+    return ok({ reading: { ...parsed.value.reading, entered: typed }, said: `Read as ${plain}.` });
   }
   const hasComma = /^[+-]?\d+,\d+/.test(text) && !text.includes(".") && text.split(",").length === 2;
   const pointed = hasComma ? text.replace(",", ".") : text;

@@ -21,21 +21,22 @@ export const PRINTED = `(?<![\\d.,])(?:${GROUPED}|\\d*[.,]\\d+|\\d+)`;
 const IS_GROUPED = new RegExp(`^(?:${GROUPED})$`);
 
 /**
- * The value of a number that {@link PRINTED} found. Thousands are never set apart before a kilo: 2.100 kV is 2.1 kV.
- * @example printedNumber("1.200,5") // 1200.5
+ * A number that {@link PRINTED} found, written plainly, to its last digit. Thousands are never set apart before a kilo:
+ * 2.100 kV is 2.1 kV.
+ * @example plainNumber("1.200,50") // "1200.50"
+ */
+export function plainNumber(text: string, prefix = ""): string {
+  const { groups, point } = signsOf(text, prefix);
+  if (groups === undefined) return text.replace(",", ".");
+  const [whole = "", decimals] = point === undefined ? [text] : text.split(point);
+  return `${whole.replace(/\D/g, "")}${decimals === undefined ? "" : `.${decimals}`}`;
+}
+
+/**
+ * The value of a number that {@link PRINTED} found.
  * @example printedNumber("2,100", "k") // 2.1
  */
-export function printedNumber(text: string, prefix = ""): number {
-  const isGrouped = prefix === "" && IS_GROUPED.test(text);
-  if (!isGrouped) return Number(text.replace(",", "."));
-  const [first = "", ...rest] = text.split(/[^\d]/);
-  const last = rest.at(-1) ?? "";
-  const signs = text.replace(/\d/g, "");
-  const hasDecimals = signs.length > 1 && signs.at(-1) !== signs.at(-2);
-  return hasDecimals
-    ? Number(`${[first, ...rest.slice(0, -1)].join("")}.${last}`)
-    : Number([first, ...rest].join(""));
-}
+export const printedNumber = (text: string, prefix = ""): number => Number(plainNumber(text, prefix));
 
 /** What the signs in a number are: which one sets thousands apart, and which one is the decimal point. */
 export interface NumberSigns {
