@@ -86,6 +86,18 @@ const ENERGY: readonly Mutation[] = [
     "return [];",
   ),
   m(
+    "struck volts take no plug out",
+    "src/core/safety/energy.ts",
+    'const isStillIn = isStruck && event.event === "isolated" && bench.plug === "plugged-in";',
+    "const isStillIn = false;",
+  ),
+  m(
+    "a heater is taken back with a reason only",
+    "src/core/job/door/hazards-lost.ts",
+    '...(heater === "yes" ? ["heat"] : []),',
+    "",
+  ),
+  m(
     "a clip that is struck out holds no charge down",
     CHARGE,
     "const isClipped = item.clip === true && item.clipStruck !== true;",

@@ -1,5 +1,5 @@
 import { normaliseSigns } from "../quantity/parse-reading";
-import { PRINTED, printedNumber, signsOf } from "../quantity/printed-number";
+import { PRINTED, plainNumber } from "../quantity/printed-number";
 
 /** A field of a nameplate as it is kept: text, as it stands there. */
 export type PlateField = "volts" | "hertz" | "amps" | "power" | "speed" | "duty" | "enclosure";
@@ -41,9 +41,7 @@ const LARGE: ReadonlySet<PlateField> = new Set(["volts", "speed", "power"]);
 function field(name: PlateField, value = ""): { fields: Partial<Record<PlateField, string>> } {
   const isLarge = LARGE.has(name) && !/k\s*w/i.test(value);
   const plain = value.replace(new RegExp(NUM, "g"), (number) =>
-    isLarge && signsOf(number).groups !== undefined
-      ? String(printedNumber(number))
-      : number.replace(",", "."),
+    isLarge ? plainNumber(number) : number.replace(",", "."),
   );
   return { fields: { [name]: plain.trim() } };
 }

@@ -108,6 +108,9 @@ describe("a reading as it is typed", () => {
   });
 
   it("keeps what was typed and the weight of its last digit", () => {
+    expect(parseReading("1,234.50", "resistance")).toMatchObject({
+      value: { reading: { entered: "1,234.50", resolution: 0.01, value: 1234.5 }, said: "Read as 1234.50." },
+    });
     expect(parseReading("61.8u", "capacitance")).toMatchObject({
       value: { reading: { entered: "61.8u", resolution: 1e-7, value: 6.18e-5, unit: "F" } },
     });
